@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\BlockFiles\BlockFileReader;
+use App\BlockFiles\FileNotReadable;
+use Illuminate\Console\Command;
+use KeenSeam\Core\Block\Block;
+use KeenSeam\Core\KeenSeamProblem;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+
+/** What the seam:... commands share: a block file in, JSON out, one sentence on standard error when the input is wrong. */
+abstract class SeamCommand extends Command
+{
+    final public function handle(BlockFileReader $reader): int
+    {
+        try {
+            $document = $this->answer($reader->read($this->fileText()));
+        } catch (KeenSeamProblem $problem) {
+            $errors = $this->output->getOutput() instanceof ConsoleOutputInterface ? $this->output->getOutput()->getErrorOutput() : $this->output;
+            $where = $problem->where() === '' ? '' : sprintf(' (%s)', $problem->where());
+            $errors->writeln($problem->getMessage().$where, $errors::OUTPUT_RAW);
+
+            return self::FAILURE;
+        }
+        $this->output->writeln(json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE), $this->output::OUTPUT_RAW);
+
+        return self::SUCCESS;
+    }
+
+    /**
+     * @return array<string, mixed> the document to print
+     *
+     * @throws KeenSeamProblem
+     */
+    abstract protected function answer(Block $block): array;
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $choices
+     *
+     * @return T
+     */
+    protected function oneOf(string $option, string $choices): \BackedEnum
+    {
+        $given = $this->option($option);
+        $given = is_string($given) ? $given : '';
+
+        return $choices::tryFrom($given)
+            ?? throw OptionNotKnown::choice($option, $given, array_map(static fn (\BackedEnum $case): string => (string) $case->value, $choices::cases()));
+    }
+
+    protected function amount(string $option): ?float
+    {
+        $given = $this->option($option);
+        if ($given === null) {
+            return null;
+        }
+
+        return is_string($given) && is_numeric($given) && (float) $given >= 0
+            ? (float) $given
+            : throw OptionNotKnown::amount($option, is_string($given) ? $given : '');
+    }
+
+    private function fileText(): string
+    {
+        $path = $this->argument('file');
+        $path = is_string($path) ? $path : '';
+        $text = is_file($path) ? @file_get_contents($path) : false;
+
+        return $text === false ? throw FileNotReadable::missing($path) : $text;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Exceptions\ProblemResponse;
+use App\Http\Controllers\ScreenController;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Route;
+use KeenSeam\Core\KeenSeamProblem;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        api: __DIR__.'/../routes/api.php',
+        health: '/up',
+        then: static function (): void {
+            // The screens are one page that finds its own way; it needs neither session nor cookie.
+            Route::get('/{path?}', ScreenController::class)->where('path', '^(?!api/|build/).*$');
+        },
+    )
+    ->withMiddleware(static function (Middleware $middleware): void {
+        $middleware->remove([
+            Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull::class,
+            Illuminate\Foundation\Http\Middleware\TrimStrings::class,
+        ]);
+    })
+    ->withExceptions(static function (Exceptions $exceptions): void {
+        $exceptions->dontReport([KeenSeamProblem::class]);
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
+        $exceptions->render(static fn (KeenSeamProblem $problem) => ProblemResponse::of($problem));
+    })
+    ->create();

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Assembly\Internal;
+
+use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\JoinTie;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Assembly\Strand;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\GridUnit;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Block\SewingOrder;
+
+/**
+ * Sews units first, each class alike, then the block; numbers the joins as it goes.
+ *
+ * @internal
+ */
+final class ConstructionBuilder
+{
+    /** @var list<Join> */
+    private array $joins = [];
+
+    /** @var list<Strand> */
+    private array $strands = [];
+
+    private readonly UnitClasses $classes;
+
+    public function __construct(private readonly Face $face, private readonly Order $order)
+    {
+        $this->classes = new UnitClasses($order);
+    }
+
+    public function build(): Construction
+    {
+        $whole = $this->face->whole;
+        $grid = $whole->cell->unit;
+        if (! $grid instanceof GridUnit) {
+            throw new \LogicException('The whole block is a grid.');
+        }
+        $units = array_map($this->part(...), $whole->parts);
+        $root = $this->sewBlock($this->order->sewing($grid->grid), $units, 0, 1);
+
+        return new Construction($this->face, $this->order, $root, $this->joins, $this->classes->all(), $this->strands);
+    }
+
+    private function part(Patch|PlacedUnit $part): Assembly
+    {
+        if ($part instanceof Patch) {
+            return new Piece($part);
+        }
+        $parts = array_map($this->part(...), $part->parts);
+        if (count($parts) === 1) {
+            return $parts[0]; // a plain patch, or a grid of one cell, has no join of its own
+        }
+        [$class, $member, $sewing] = $this->classes->admit($part);
+        $sewn = 0;
+
+        return $this->sewUnit($sewing, $parts, static function () use ($class, $member, &$sewn): JoinTie {
+            return new JoinTie($class, $sewn++, $member);
+        });
+    }
+
+    /**
+     * @param list<Assembly>      $parts
+     * @param \Closure(): JoinTie $nextTie
+     */
+    private function sewUnit(SewingOrder $sewing, array $parts, \Closure $nextTie): Assembly
+    {
+        $items = array_map(
+            fn (int|SewingOrder $item): Assembly => is_int($item) ? $parts[$item] : $this->sewUnit($item, $parts, $nextTie),
+            $sewing->items,
+        );
+        $sewn = array_shift($items);
+        foreach ($items as $item) {
+            $sewn = $this->join($sewn, $item, $nextTie());
+        }
+
+        return $sewn;
+    }
+
+    /** @param list<Assembly> $units */
+    private function sewBlock(SewingOrder $sewing, array $units, int $depth, int $number): Assembly
+    {
+        $items = [];
+        foreach ($sewing->items as $i => $item) {
+            $items[] = is_int($item) ? $units[$item] : $this->sewBlock($item, $units, $depth + 1, $i + 1);
+        }
+        $firstJoin = count($this->joins);
+        $sewn = $items[0];
+        foreach (array_slice($items, 1) as $item) {
+            $sewn = $this->join($sewn, $item, null);
+        }
+        if (count($items) > 1) {
+            $this->strands[] = new Strand(range($firstJoin, count($this->joins) - 1), $items, $depth, $number);
+        }
+
+        return $sewn;
+    }
+
+    private function join(Assembly $left, Assembly $right, ?JoinTie $tie): Join
+    {
+        return $this->joins[] = new Join(count($this->joins), $left, $right, $tie);
+    }
+}

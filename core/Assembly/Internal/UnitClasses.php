@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Assembly\Internal;
+
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\SelfTurn;
+use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Block\GridUnit;
+use KeenSeam\Core\Block\PatternUnit;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Block\SewingOrder;
+use KeenSeam\Core\Block\Turn;
+
+/**
+ * Sorts placed units into classes as they come and gives each the order of sewing of its class.
+ *
+ * @internal
+ */
+final class UnitClasses
+{
+    /** @var array<string, int> class index by the shape's canonical text */
+    private array $indexes = [];
+
+    /** @var list<non-empty-list<PlacedUnit>> */
+    private array $members = [];
+
+    /** @var list<SewingOrder> the first member's own order, by class */
+    private array $sewings = [];
+
+    public function __construct(private readonly Order $order) {}
+
+    /** @return array{int, int, SewingOrder} class, number within the class, order over the unit's own parts */
+    public function admit(PlacedUnit $unit): array
+    {
+        $shapes = array_map(static fn (int $turns): string => UnitShape::whole(UnitShape::parts($unit, $turns)), [0, 1, 2, 3]);
+        $key = min($shapes);
+        if (! isset($this->indexes[$key])) {
+            $this->indexes[$key] = count($this->members);
+            $this->members[] = [$unit];
+            $this->sewings[] = $this->ownSewing($unit);
+
+            return [$this->indexes[$key], 0, $this->ownSewing($unit)];
+        }
+        $class = $this->indexes[$key];
+        $this->members[$class][] = $unit;
+
+        return [$class, count($this->members[$class]) - 1, $this->sewings[$class]->renumbered(self::pairing($this->members[$class][0], $unit))];
+    }
+
+    /** @return list<UnitClass> */
+    public function all(): array
+    {
+        return array_map(
+            fn (array $members, int $index): UnitClass => new UnitClass($index, $members, $this->selfTurns($members[0], $this->sewings[$index])),
+            $this->members,
+            array_keys($this->members),
+        );
+    }
+
+    private function ownSewing(PlacedUnit $unit): SewingOrder
+    {
+        $kind = $unit->cell->unit;
+
+        return match (true) {
+            $kind instanceof PatternUnit => $kind->pattern->sewing,
+            $kind instanceof GridUnit => $this->order->sewing($kind->grid),
+            default => throw new \LogicException('No order of sewing for a '.$kind->kind().'.'),
+        };
+    }
+
+    /**
+     * Pairs the parts of the first member with those of another. The turn the quilter gave it comes first: where
+     * a unit looks the same after several turns, its own frame decides how it is built.
+     *
+     * @return array<int, int> part of $unit by part of $first
+     */
+    private static function pairing(PlacedUnit $first, PlacedUnit $unit): array
+    {
+        $wanted = UnitShape::parts($first, 0);
+        $whole = UnitShape::whole($wanted);
+        $given = $first->placement->turn->quarters() - $unit->placement->turn->quarters();
+        foreach ([($given + 4) % 4, 0, 1, 2, 3] as $turns) {
+            $found = UnitShape::parts($unit, $turns);
+            if (UnitShape::whole($found) === $whole) {
+                $byShape = array_flip($found);
+
+                return array_map(static fn (string $shape): int => $byShape[$shape], $wanted);
+            }
+        }
+
+        throw new \LogicException('Units of one class are equal after some turn.');
+    }
+
+    /** @return list<SelfTurn> */
+    private function selfTurns(PlacedUnit $unit, SewingOrder $sewing): array
+    {
+        $joins = self::sides($sewing);
+        $asPlaced = UnitShape::parts($unit, 0);
+        $places = array_flip($asPlaced);
+        $turns = [];
+        foreach ([Turn::Quarter, Turn::Half, Turn::ThreeQuarters] as $turn) {
+            $turned = UnitShape::parts($unit, $turn->quarters());
+            if (UnitShape::whole($turned) !== UnitShape::whole($asPlaced)) {
+                continue;
+            }
+            $origins = self::origins($joins, array_map(static fn (string $shape): int => $places[$shape], $turned));
+            if ($origins !== null) {
+                $turns[] = new SelfTurn($turn, $origins);
+            }
+        }
+
+        return $turns;
+    }
+
+    /**
+     * @param list<array{list<int>, list<int>}> $joins  parts on the left and on the right of each join
+     * @param array<int, int>                   $landed where each part comes to lie
+     *
+     * @return array<int, array{join: int, swapped: bool}>|null null when the unit is not built the same after the turn
+     */
+    private static function origins(array $joins, array $landed): ?array
+    {
+        $origins = [];
+        foreach ($joins as $number => $sides) {
+            [$left, $right] = array_map(static function (array $parts) use ($landed): array {
+                $parts = array_map(static fn (int $part): int => $landed[$part], $parts);
+                sort($parts);
+
+                return $parts;
+            }, $sides);
+            $straight = array_search([$left, $right], $joins, true);
+            $swapped = array_search([$right, $left], $joins, true);
+            if ($straight === false && $swapped === false) {
+                return null;
+            }
+            $origins[$straight === false ? (int) $swapped : $straight] = ['join' => $number, 'swapped' => $straight === false];
+        }
+        ksort($origins);
+
+        return $origins;
+    }
+
+    /** @return list<array{list<int>, list<int>}> the parts left and right of every join, in the order they are sewn */
+    private static function sides(SewingOrder $sewing): array
+    {
+        $joins = [];
+        self::collectSides($sewing, $joins);
+
+        return $joins;
+    }
+
+    /**
+     * @param list<array{list<int>, list<int>}> $joins
+     *
+     * @return list<int>
+     */
+    private static function collectSides(SewingOrder $sewing, array &$joins): array
+    {
+        $groups = [];
+        foreach ($sewing->items as $item) {
+            $groups[] = is_int($item) ? [$item] : self::collectSides($item, $joins);
+        }
+        $sewn = array_shift($groups) ?? [];
+        foreach ($groups as $next) {
+            sort($sewn);
+            sort($next);
+            $joins[] = [$sewn, $next];
+            $sewn = [...$sewn, ...$next];
+        }
+
+        return $sewn;
+    }
+}

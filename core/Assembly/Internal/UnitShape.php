@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Assembly\Internal;
+
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Geometry\Point;
+
+/**
+ * What a placed unit looks like after quarter turns, moved to the origin: a text for each of its parts.
+ *
+ * Equal texts mean equal outlines, fabrics and inner seams, so units can be compared and their parts paired.
+ *
+ * @internal
+ */
+final class UnitShape
+{
+    /**
+     * @return array<int, string> by the part's number
+     */
+    public static function parts(PlacedUnit $unit, int $quarterTurns): array
+    {
+        $origin = $unit->outline->corner();
+        $corner = $unit->outline->turnedAbout($origin, $quarterTurns)->corner();
+
+        return array_map(
+            static fn (Patch|PlacedUnit $part): string => self::part($part, $origin, $quarterTurns, $corner),
+            $unit->parts,
+        );
+    }
+
+    /** @param array<int, string> $parts */
+    public static function whole(array $parts): string
+    {
+        sort($parts);
+
+        return implode(' | ', $parts);
+    }
+
+    private static function part(Patch|PlacedUnit $part, Point $origin, int $quarterTurns, Point $corner): string
+    {
+        $outline = $part->outline->turnedAbout($origin, $quarterTurns)->turnedAbout($corner, 0)->key();
+        if ($part instanceof Patch) {
+            return $part->fabric->key.': '.$outline;
+        }
+        $inner = array_map(
+            static fn (Patch|PlacedUnit $inner): string => self::part($inner, $origin, $quarterTurns, $corner),
+            $part->parts,
+        );
+
+        return $outline.' { '.self::whole($inner).' }';
+    }
+}

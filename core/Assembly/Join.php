@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Assembly;
+
+use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Geometry\Segment;
+
+/** One straight seam and the assembly it makes of its left and right part. */
+final readonly class Join implements Assembly
+{
+    public Segment $seam;
+
+    /** @var int -1 or 1: on which side of the seam, as Segment::sideOf() tells it, the left part lies */
+    public int $leftSide;
+
+    /** @var list<Meeting> every place along the seam where seams of a side end, ends of the seam included, in order */
+    public array $meetings;
+
+    /** @var list<int> */
+    private array $patchIds;
+
+    private ConvexPolygon $outline;
+
+    /**
+     * @param JoinTie|null $tie the join of its unit class that this one must be pressed like; null for the block's own joins
+     *
+     * @throws SetInSeamNeeded when the two parts do not have a whole edge in common
+     */
+    public function __construct(
+        public int $id,
+        public Assembly $left,
+        public Assembly $right,
+        public ?JoinTie $tie = null,
+    ) {
+        $this->seam = $left->outline()->sharedEdge($right->outline())
+            ?? throw SetInSeamNeeded::between($left, $right);
+        $this->outline = $left->outline()->joinedWith($right->outline(), $this->seam);
+        $this->leftSide = self::sideOfPart($this->seam, $left);
+        $this->meetings = Meeting::along($this->seam, $left, $right);
+        $ids = [...$left->patchIds(), ...$right->patchIds()];
+        sort($ids);
+        $this->patchIds = $ids;
+    }
+
+    public function outline(): ConvexPolygon
+    {
+        return $this->outline;
+    }
+
+    public function children(): array
+    {
+        return [$this->left, $this->right];
+    }
+
+    public function patchIds(): array
+    {
+        return $this->patchIds;
+    }
+
+    /** @return list<Meeting> strictly between the ends, where seams of both sides must meet */
+    public function matchPoints(): array
+    {
+        return array_values(array_filter(
+            $this->meetings,
+            fn (Meeting $meeting): bool => $meeting->isOfBothSides() && $this->seam->containsInside($meeting->at),
+        ));
+    }
+
+    /** @return list<Meeting> at the two ends of the seam, where seams of both sides run into the corner */
+    public function endMeetings(): array
+    {
+        return array_values(array_filter(
+            $this->meetings,
+            fn (Meeting $meeting): bool => $meeting->isOfBothSides() && ! $this->seam->containsInside($meeting->at),
+        ));
+    }
+
+    /** How many stretches the match points divide the seam into; each can be pressed its own way. */
+    public function segmentCount(): int
+    {
+        return count($this->matchPoints()) + 1;
+    }
+
+    private static function sideOfPart(Segment $seam, Assembly $part): int
+    {
+        foreach ($part->outline()->points as $corner) {
+            $side = $seam->sideOf($corner);
+            if ($side !== 0) {
+                return $side;
+            }
+        }
+
+        throw new \LogicException('An outline has a corner off its own edge.');
+    }
+}

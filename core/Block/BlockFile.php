@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Block;
+
+use KeenSeam\Core\Block\Internal\Fields;
+use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthNotReadable;
+use KeenSeam\Core\Measure\LengthUnit;
+
+/** The open block format: from decoded JSON to a block. Unknown fields are the schema's business, not looked at here. */
+final class BlockFile
+{
+    public const FORMAT = 'keen-seam/block';
+
+    public const VERSION = 1;
+
+    /** Cells of the block and of all its nested grids together; a top of 48 x 48 fits. */
+    public const MOST_CELLS = 4096;
+
+    /** Grids inside grids inside grids. */
+    public const DEEPEST_NESTING = 12;
+
+    private int $cells = 0;
+
+    /** @var array<string, Fabric> */
+    private array $fabrics = [];
+
+    private function __construct() {}
+
+    /**
+     * @param array<array-key, mixed> $decoded the file's JSON as nested arrays
+     *
+     * @throws KeenSeamProblem with the JSON pointer of what is wrong
+     */
+    public static function read(array $decoded): Block
+    {
+        return (new self())->block(new Fields($decoded));
+    }
+
+    private function block(Fields $file): Block
+    {
+        if (! $file->has('format') || $file->text('format') !== self::FORMAT) {
+            throw BlockNotPossible::because('This is not a Keen Seam block file. Choose a file whose "format" is "keen-seam/block".', '/format');
+        }
+        if ($file->integer('version', 0) !== self::VERSION) {
+            throw BlockNotPossible::because('This block file has another version. Save it again as version 1.', '/version');
+        }
+        $unit = LengthUnit::tryFrom($file->text('units'))
+            ?? throw BlockNotPossible::because('"units" is neither "in" nor "mm". Write one of the two.', '/units');
+        $size = $file->object('finished');
+        $this->readFabrics($file);
+
+        return new Block(
+            $file->text('name'),
+            $unit,
+            $this->length($size, 'width', $unit, 'the finished width'),
+            $this->length($size, 'height', $unit, 'the finished height'),
+            $this->length($file, 'seam_allowance', $unit, 'the seam allowance'),
+            $this->fabrics === [] ? throw new \LogicException('The list of fabrics was checked to be filled.') : $this->fabrics,
+            $this->grid($file, 0),
+        );
+    }
+
+    private function readFabrics(Fields $file): void
+    {
+        foreach ($file->objects('fabrics') as $entry) {
+            $key = $entry->text('key');
+            if (isset($this->fabrics[$key])) {
+                throw BlockNotPossible::because(sprintf('Two fabrics have the key "%s". Give each its own.', $key), $entry->at('key'));
+            }
+            $value = FabricValue::tryFrom($entry->text('value'))
+                ?? throw BlockNotPossible::because('A fabric\'s "value" is light, medium or dark. Write one of them.', $entry->at('value'));
+            $color = $entry->text('color');
+            if (preg_match('~^#(?:[0-9a-fA-F]{3}){1,2}$~D', $color) !== 1) {
+                throw BlockNotPossible::because(sprintf('"%s" is not a colour. Write it like "#3b5b7a".', mb_substr($color, 0, 20)), $entry->at('color'));
+            }
+            $this->fabrics[$key] = new Fabric($key, $entry->text('name'), $color, $value);
+        }
+    }
+
+    private function grid(Fields $fields, int $depth): Grid
+    {
+        if ($depth > self::DEEPEST_NESTING) {
+            throw BlockNotPossible::because(sprintf('Grids are nested more than %d deep here. Put fewer grids inside one another.', self::DEEPEST_NESTING), $fields->where);
+        }
+        $columns = $this->widths($fields, 'columns');
+        $rows = $this->widths($fields, 'rows');
+        $cells = [];
+        foreach ($fields->objects('cells') as $entry) {
+            if (++$this->cells > self::MOST_CELLS) {
+                throw BlockNotPossible::tooMany('cells', self::MOST_CELLS, $fields->at('cells'));
+            }
+            $cells[] = $this->cell($entry, $depth);
+        }
+
+        return Grid::of($columns, $rows, $cells, $fields->at('cells'));
+    }
+
+    private function cell(Fields $entry, int $depth): Cell
+    {
+        $turn = Turn::tryFrom($entry->integer('turn', 0))
+            ?? throw BlockNotPossible::because('"turn" is a quarter turn clockwise: 0, 90, 180 or 270. Write one of them.', $entry->at('turn'));
+        foreach (['row', 'column', 'row_span', 'column_span'] as $field) {
+            if ($entry->integer($field, 1) > self::MOST_CELLS) {
+                throw BlockNotPossible::because(sprintf('"%s" is larger than any grid. Count rows and columns from 1.', $field), $entry->at($field));
+            }
+        }
+
+        return new Cell(
+            $entry->count('row'),
+            $entry->count('column'),
+            $entry->count('row_span', 1),
+            $entry->count('column_span', 1),
+            $this->unit($entry, $depth),
+            new Placement($turn, $entry->flag('mirrored')),
+            $entry->has('label') ? $entry->text('label') : null,
+        );
+    }
+
+    private function unit(Fields $entry, int $depth): Unit
+    {
+        $kind = $entry->text('unit');
+        if ($kind === GridUnit::KIND) {
+            return new GridUnit($this->grid($entry, $depth + 1));
+        }
+        $patterns = UnitPatterns::all();
+        $pattern = $patterns[$kind] ?? throw BlockNotPossible::because(
+            sprintf('"%s" is not a unit. Use one of: %s, %s.', mb_substr($kind, 0, 40), implode(', ', array_keys($patterns)), GridUnit::KIND),
+            $entry->at('unit'),
+        );
+        $keys = $entry->texts('fabrics');
+        if (count($keys) !== count($pattern->outlines)) {
+            throw BlockNotPossible::fabricCount($pattern, count($pattern->outlines), count($keys), $entry->at('fabrics'));
+        }
+
+        return new PatternUnit($pattern, array_map(
+            fn (string $key, int $i): Fabric => $this->fabrics[$key]
+                ?? throw BlockNotPossible::unknownFabric(mb_substr($key, 0, 20), $entry->at('fabrics/'.$i)),
+            $keys,
+            array_keys($keys),
+        ));
+    }
+
+    /** @return non-empty-list<Fraction> */
+    private function widths(Fields $fields, string $field): array
+    {
+        $widths = [];
+        foreach ($fields->texts($field) as $i => $text) {
+            $where = $fields->at($field.'/'.$i);
+            // Relative widths follow the grammar of lengths; what they are measured in does not matter.
+            $widths[] = $this->positive($text, LengthUnit::Inch, 'the width of a row or column', $where)->inches;
+        }
+
+        return $widths;
+    }
+
+    private function length(Fields $fields, string $field, LengthUnit $unit, string $what): Length
+    {
+        return $this->positive($fields->text($field), $unit, $what, $fields->at($field));
+    }
+
+    private function positive(string $text, LengthUnit $unit, string $what, string $where): Length
+    {
+        try {
+            $length = Length::parse($text, $unit);
+        } catch (LengthNotReadable $problem) {
+            throw $problem->at($where);
+        }
+
+        return $length->isPositive() ? $length : throw LengthNotReadable::notPositive($text, $what, $where);
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Block;
+
+use KeenSeam\Core\Measure\Fraction;
+
+/** Columns and rows with their relative widths, every place filled by exactly one cell. */
+final readonly class Grid
+{
+    /**
+     * @param non-empty-list<Fraction> $columns relative widths
+     * @param non-empty-list<Fraction> $rows    relative heights
+     * @param list<Cell>               $cells   in reading order
+     */
+    private function __construct(
+        public array $columns,
+        public array $rows,
+        public array $cells,
+    ) {}
+
+    /**
+     * @param non-empty-list<Fraction> $columns
+     * @param non-empty-list<Fraction> $rows
+     * @param list<Cell>               $cells
+     *
+     * @throws BlockNotPossible when a place is empty, taken twice or outside the grid; $where is the pointer to "cells"
+     */
+    public static function of(array $columns, array $rows, array $cells, string $where = '/cells'): self
+    {
+        $taken = [];
+        foreach ($cells as $i => $cell) {
+            if ($cell->lastRow() > count($rows) || $cell->lastColumn() > count($columns)) {
+                throw BlockNotPossible::cellOutside($cell, count($rows), count($columns), $where.'/'.$i);
+            }
+            for ($row = $cell->row; $row <= $cell->lastRow(); ++$row) {
+                for ($column = $cell->column; $column <= $cell->lastColumn(); ++$column) {
+                    if (isset($taken[$row][$column])) {
+                        throw BlockNotPossible::placeTakenTwice($row, $column, $where.'/'.$i);
+                    }
+                    $taken[$row][$column] = true;
+                }
+            }
+        }
+        self::ensureFull($taken, count($rows), count($columns), $where);
+        usort($cells, static fn (Cell $a, Cell $b): int => [$a->row, $a->column] <=> [$b->row, $b->column]);
+
+        return new self($columns, $rows, $cells);
+    }
+
+    /** Where the line before column $column lies, as a fraction of the whole width; 1 is the left edge. */
+    public function columnLine(int $column): Fraction
+    {
+        return self::line($this->columns, $column);
+    }
+
+    /** Where the line above row $row lies, as a fraction of the whole height; 1 is the upper edge. */
+    public function rowLine(int $row): Fraction
+    {
+        return self::line($this->rows, $row);
+    }
+
+    /** @param array<int, array<int, true>> $taken */
+    private static function ensureFull(array $taken, int $rows, int $columns, string $where): void
+    {
+        for ($row = 1; $row <= $rows; ++$row) {
+            for ($column = 1; $column <= $columns; ++$column) {
+                if (! isset($taken[$row][$column])) {
+                    throw BlockNotPossible::placeEmpty($row, $column, $where);
+                }
+            }
+        }
+    }
+
+    /** @param list<Fraction> $widths */
+    private static function line(array $widths, int $number): Fraction
+    {
+        $sum = static fn (Fraction $total, Fraction $width): Fraction => $total->plus($width);
+        $before = array_reduce(array_slice($widths, 0, $number - 1), $sum, Fraction::zero());
+
+        return $before->dividedBy(array_reduce($widths, $sum, Fraction::zero()));
+    }
+}

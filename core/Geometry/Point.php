@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Geometry;
+
+/** A place on the block's lattice: x to the right, y down, seen from the face; whole lattice steps. */
+final readonly class Point
+{
+    public function __construct(
+        public int $x,
+        public int $y,
+    ) {}
+
+    public function equals(self $other): bool
+    {
+        return $this->x === $other->x && $this->y === $other->y;
+    }
+
+    public function minus(self $other): self
+    {
+        return new self($this->x - $other->x, $this->y - $other->y);
+    }
+
+    /** Twice the area spanned by the two vectors; positive when $other lies clockwise of this one, as seen on the face. */
+    public function cross(self $other): int
+    {
+        return $this->x * $other->y - $this->y * $other->x;
+    }
+
+    public function dot(self $other): int
+    {
+        return $this->x * $other->x + $this->y * $other->y;
+    }
+
+    /** A quarter turn clockwise about the origin, as seen on the face. */
+    public function quarterTurned(): self
+    {
+        return new self(-$this->y, $this->x);
+    }
+
+    /** The shortest vector of the same direction. */
+    public function reduced(): self
+    {
+        [$a, $b] = [abs($this->x), abs($this->y)];
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return $a === 0 ? $this : new self(intdiv($this->x, $a), intdiv($this->y, $a));
+    }
+
+    /** Usable as an array key. */
+    public function key(): string
+    {
+        return $this->x.','.$this->y;
+    }
+}

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Guide;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Strand;
+use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Pressing\TurnedUnit;
+
+/** The order of work of a plan: units as piles, then rows, then rows to each other; each is pressed before a seam crosses it. */
+final class PlanSteps
+{
+    private readonly Construction $construction;
+
+    private function __construct(private readonly PressingPlan $plan)
+    {
+        $this->construction = $plan->construction;
+    }
+
+    /** @return list<Step> */
+    public static function of(PressingPlan $plan): array
+    {
+        $steps = new self($plan);
+        $units = array_map($steps->unitSteps(...), $plan->construction->classes);
+        $strands = array_map($steps->strandSteps(...), $plan->construction->strands);
+
+        return [...array_merge(...$units), ...$steps->turnSteps(), ...array_merge(...$strands)];
+    }
+
+    /** @return list<Step> */
+    private function unitSteps(UnitClass $class): array
+    {
+        $joins = array_filter($this->construction->joins, static fn (Join $join): bool => $join->tie?->unitClass === $class->index);
+        $rounds = [];
+        foreach ($joins as $join) {
+            $rounds[$this->roundWithinUnit($join)][] = $join;
+        }
+        ksort($rounds);
+        $unit = $class->members[0]->cell->unit;
+        $count = count($class->members);
+        $title = ucfirst($count === 1 ? $unit->name() : $unit->plural());
+        $steps = [];
+        foreach (array_values($rounds) as $i => $round) {
+            $patches = $this->patchesOf($round);
+            $ids = array_map(static fn (Join $join): int => $join->id, $round);
+            $round = $this->ofFirstMember($round);
+            $sewn = Words::listed(array_map($this->sewnWords(...), $round));
+            $times = $count === 1 ? 'once' : sprintf('%d times, as a chain', $count);
+            $named = Words::counted($count, $unit->name(), $unit->plural());
+            $steps[] = new Step(
+                StepKind::Join,
+                $ids,
+                $patches,
+                $title,
+                $i === 0 ? sprintf('Start %s: sew %s, %s.', $named, $sewn, $times) : sprintf('Go on with the %s: sew %s, %s.', $named, $sewn, $times),
+            );
+            $steps[] = new Step(StepKind::Press, $ids, $patches, $title, sprintf('Press %s.', Words::listed(array_map($this->unitPressWords(...), $round))));
+        }
+
+        return $steps;
+    }
+
+    /** How many joins of the same unit lie below this one, one inside the other. */
+    private function roundWithinUnit(Join $join): int
+    {
+        $below = array_filter(
+            $join->children(),
+            static fn ($child): bool => $child instanceof Join
+                && $child->tie?->unitClass === $join->tie?->unitClass && $child->tie?->member === $join->tie?->member,
+        );
+
+        return array_reduce($below, fn (int $round, Join $child): int => max($round, $this->roundWithinUnit($child) + 1), 0);
+    }
+
+    /**
+     * @param list<Join> $joins
+     *
+     * @return list<Join>
+     */
+    private function ofFirstMember(array $joins): array
+    {
+        return array_values(array_filter($joins, static fn (Join $join): bool => $join->tie?->member === 0));
+    }
+
+    private function sewnWords(Join $join): string
+    {
+        return sprintf('%s to %s', Words::fabricsAlong($join->seam, $join->right), Words::fabricsAlong($join->seam, $join->left));
+    }
+
+    private function unitPressWords(Join $join): string
+    {
+        $left = Words::fabricsAlong($join->seam, $join->left);
+        $right = Words::fabricsAlong($join->seam, $join->right);
+        if ($left === $right) {
+            [$left, $right] = ['the part sewn first', 'the part sewn to it'];
+        }
+
+        return match ($this->plan->pressing->of($join)[0]) {
+            PressDirection::Left => 'toward '.$left,
+            PressDirection::Right => 'toward '.$right,
+            PressDirection::Open => 'the seam open',
+        };
+    }
+
+    /** @return list<Step> */
+    private function turnSteps(): array
+    {
+        if ($this->plan->turnedUnits === []) {
+            return [];
+        }
+        $units = array_map(fn (TurnedUnit $turned) => $this->construction->classes[$turned->unitClass]->members[$turned->member], $this->plan->turnedUnits);
+        $words = array_map(static fn ($unit, TurnedUnit $turned): string => sprintf(
+            'the one at row %d, column %d by %d degrees',
+            $unit->cell->row,
+            $unit->cell->column,
+            $turned->turn->value,
+        ), $units, $this->plan->turnedUnits);
+        $patches = array_merge(...array_map(static fn ($unit): array => array_map(static fn ($patch): int => $patch->id, $unit->patches()), $units));
+
+        return [new Step(StepKind::LayOut, [], $patches, 'Lay out', sprintf(
+            'Lay the units out and turn %s, clockwise: they look the same, and their seams then nest.',
+            Words::listed($words),
+        ))];
+    }
+
+    /** @return list<Step> */
+    private function strandSteps(Strand $strand): array
+    {
+        $joins = array_map(fn (int $id): Join => $this->construction->joins[$id], $strand->joins);
+        $patches = $this->patchesOf($joins);
+        $ids = $strand->joins;
+        if ($strand->depth > 0) {
+            $title = ($strand->depth % 2 === 1 ? 'Row ' : 'Part ').$strand->number;
+
+            return [
+                new Step(StepKind::Join, $ids, $patches, $title, sprintf('Sew %s: %s, one after the other.', lcfirst($title), Words::counted(count($strand->parts), 'unit', 'units'))),
+                new Step(StepKind::Press, $ids, $patches, $title, $this->pressWords($joins, 'its first unit', 'its last unit')),
+            ];
+        }
+        $steps = [];
+        $isRows = $joins[0]->seam->direction()->y === 0;
+        foreach ($joins as $i => $join) {
+            $name = $isRows ? 'row' : 'column';
+            $sewn = $name.($i > 0 ? 's ' : ' ').Words::span(1, $i + 1);
+            $next = $name.' '.($i + 2);
+            $title = ucfirst($name).'s '.Words::span(1, $i + 2);
+            $steps[] = new Step(StepKind::Join, [$join->id], $join->patchIds(), $title, sprintf(
+                'Sew %s to %s%s.',
+                $next,
+                $sewn,
+                count($join->matchPoints()) === 0 ? '' : sprintf(', matching %s', Words::counted(count($join->matchPoints()), 'crossing', 'crossings')),
+            ));
+            $steps[] = new Step(StepKind::Press, [$join->id], $join->patchIds(), $title, $this->pressWords([$join], $sewn, $next));
+        }
+
+        return $steps;
+    }
+
+    /** @param list<Join> $joins */
+    private function pressWords(array $joins, string $left, string $right): string
+    {
+        $words = ['left' => 'toward '.$left, 'right' => 'toward '.$right, 'open' => 'open'];
+        $numbers = [];
+        foreach ($joins as $i => $join) {
+            $numbers[$this->plan->pressing->of($join)[0]->value][] = $i + 1;
+        }
+        if (count($numbers) === 1) {
+            return sprintf('Press %s %s.', count($joins) === 1 ? 'the seam' : 'all seams', $words[array_key_first($numbers)]);
+        }
+        $groups = [];
+        foreach ($numbers as $direction => $seams) {
+            $groups[] = sprintf('%s %s %s', count($seams) === 1 ? 'seam' : 'seams', Words::listed($seams), $words[$direction]);
+        }
+
+        return sprintf('Press %s.', Words::listed($groups));
+    }
+
+    /**
+     * @param list<Join> $joins
+     *
+     * @return list<int>
+     */
+    private function patchesOf(array $joins): array
+    {
+        $ids = array_values(array_unique(array_merge(...array_map(static fn (Join $join): array => $join->patchIds(), $joins))));
+        sort($ids);
+
+        return $ids;
+    }
+}

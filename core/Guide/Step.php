@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Guide;
+
+/** One thing to do at the machine, the iron or the table. */
+final readonly class Step
+{
+    /**
+     * @param list<int> $joins    ids of the joins that are sewn or pressed
+     * @param list<int> $patchIds what lies on the table, for a picture
+     * @param string    $title    a word or two: "Row 2"
+     * @param string    $text     the whole instruction
+     */
+    public function __construct(
+        public StepKind $do,
+        public array $joins,
+        public array $patchIds,
+        public string $title,
+        public string $text,
+    ) {}
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing\Internal;
+
+/**
+ * A cost that depends on a few variables: a table over their values.
+ *
+ * @internal
+ */
+final readonly class Factor
+{
+    /**
+     * @param list<int> $scope variables, ascending
+     * @param list<int> $high  weights by mixed radix: the first variable of the scope counts slowest
+     * @param list<int> $low   the same
+     */
+    public function __construct(
+        public array $scope,
+        public array $high,
+        public array $low,
+    ) {}
+
+    /**
+     * Where the table holds the weight of these values.
+     *
+     * @param array<int, int> $values  by variable
+     * @param list<int>       $domains number of values of each variable
+     */
+    public function index(array $values, array $domains): int
+    {
+        $index = 0;
+        foreach ($this->scope as $variable) {
+            $index = $index * $domains[$variable] + $values[$variable];
+        }
+
+        return $index;
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Geometry\Point;
+
+/** Which way every segment of every join lies. */
+final readonly class Pressing
+{
+    /** @param list<non-empty-list<PressDirection>> $directions by join id, one a segment from start to end of the join */
+    public function __construct(public array $directions)
+    {
+        if (in_array([], $directions, true)) {
+            throw new \LogicException('Every join has at least one segment.');
+        }
+    }
+
+    /**
+     * Every join pressed one way over its whole length.
+     *
+     * @param list<PressDirection> $directions by join id
+     */
+    public static function wholeJoins(Construction $construction, array $directions): self
+    {
+        return new self(array_map(
+            static fn (Join $join): array => array_fill(0, $join->segmentCount(), $directions[$join->id]),
+            $construction->joins,
+        ));
+    }
+
+    /** The direction at the end of a join that lies at the given point. */
+    public function atEnd(Join $join, Point $end): PressDirection
+    {
+        $segments = $this->directions[$join->id];
+
+        return $segments[$join->seam->from->equals($end) ? 0 : count($segments) - 1];
+    }
+
+    /** @return list<PressDirection> of one join, start to end */
+    public function of(Join $join): array
+    {
+        return $this->directions[$join->id];
+    }
+
+    public function withWholeJoin(int $join, PressDirection $direction): self
+    {
+        $directions = $this->directions;
+        $directions[$join] = array_fill(0, count($directions[$join]), $direction);
+
+        return new self($directions);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing;
+
+use KeenSeam\Core\Assembly\Construction;
+
+/** A way to press a whole block, with everything it costs. */
+final readonly class PressingPlan
+{
+    /**
+     * @param list<MatchReport> $matches     strictly inside the joins, by join and along it
+     * @param list<MatchReport> $ends        the same at the ends of joins; they cost nothing
+     * @param list<Junction>    $junctions
+     * @param list<int>         $peaks       the most plies round each junction
+     * @param list<TurnedUnit>  $turnedUnits
+     * @param Cost|null         $bound       no plan under the same locks costs less; null where nobody searched
+     */
+    public function __construct(
+        public Construction $construction,
+        public Pressing $pressing,
+        public array $matches,
+        public array $ends,
+        public array $junctions,
+        public array $peaks,
+        public Cost $cost,
+        public array $turnedUnits = [],
+        public ?Cost $bound = null,
+    ) {}
+
+    /** Whether no other plan costs less. */
+    public function isProved(): bool
+    {
+        return $this->bound !== null && $this->bound->equals($this->cost);
+    }
+
+    public function count(Nesting $nesting): int
+    {
+        return count(array_filter($this->matches, static fn (MatchReport $match): bool => $match->nesting === $nesting));
+    }
+}

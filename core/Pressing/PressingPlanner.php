@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Meeting;
+use KeenSeam\Core\Pressing\Internal\PressingModel;
+use KeenSeam\Core\Pressing\Internal\SeamCosts;
+use KeenSeam\Core\Pressing\Internal\Weight;
+
+/** Finds the pressing plan that costs least, and prices any plan. */
+final class PressingPlanner
+{
+    /** @var list<Junction> */
+    private readonly array $junctions;
+
+    public function __construct(private readonly Construction $construction)
+    {
+        $this->junctions = Junction::allOn($construction->face);
+    }
+
+    /**
+     * @param list<Lock>              $locks
+     * @param (\Closure(): bool)|null $timeIsUp asked now and then; once true, the best plan so far is given with its gap
+     *
+     * @throws LockNotPossible
+     */
+    public function best(PressStyle $style, array $locks = [], ?\Closure $timeIsUp = null): PressingPlan
+    {
+        $model = new PressingModel($this->construction, $this->junctions, $style, $locks);
+        $optimum = $model->solve($timeIsUp ?? static fn (): bool => false);
+        if ($optimum->boundHigh >= Weight::FORBIDDEN) {
+            throw LockNotPossible::contradicting($locks);
+        }
+        $plan = $this->price(Pressing::wholeJoins($this->construction, $model->directions($optimum->values)));
+
+        return new PressingPlan(
+            $plan->construction,
+            $plan->pressing,
+            $plan->matches,
+            $plan->ends,
+            $plan->junctions,
+            $plan->peaks,
+            $plan->cost,
+            $model->turnedUnits($optimum->values),
+            Weight::toCost($optimum->boundHigh, $optimum->boundLow),
+        );
+    }
+
+    /** What any pressing costs, whoever chose it. */
+    public function price(Pressing $pressing): PressingPlan
+    {
+        $cost = new Cost();
+        $matches = $ends = [];
+        foreach ($this->construction->joins as $join) {
+            $cost = $cost->plus(SeamCosts::of($join, $pressing->of($join)[0], $this->construction->face->lattice));
+            foreach ($join->matchPoints() as $meeting) {
+                $matches[] = $this->report($join->id, $meeting, $pressing);
+            }
+            foreach ($join->endMeetings() as $meeting) {
+                $ends[] = $this->report($join->id, $meeting, $pressing);
+            }
+        }
+        $peaks = $this->peaks($pressing);
+        foreach ($matches as $match) {
+            $cost = $cost->plus(new Cost(mismatch: $match->nesting->mismatch()));
+        }
+        foreach ($peaks as $peak) {
+            $cost = $cost->plus(new Cost(peakSquared: $peak ** 2));
+        }
+
+        return new PressingPlan($this->construction, $pressing, $matches, $ends, $this->junctions, $peaks, $cost);
+    }
+
+    private function report(int $join, Meeting $meeting, Pressing $pressing): MatchReport
+    {
+        [$left, $right] = [$meeting->lastOfLeft, $meeting->lastOfRight];
+        if ($left === null || $right === null) {
+            throw new \LogicException('Seams of both sides end at a meeting that is reported.');
+        }
+
+        return new MatchReport($join, $meeting->at, Nesting::where(
+            $this->construction->joins[$join]->seam,
+            $meeting->at,
+            $left,
+            $pressing->atEnd($left, $meeting->at),
+            $right,
+            $pressing->atEnd($right, $meeting->at),
+        ));
+    }
+
+    /** @return list<int> */
+    private function peaks(Pressing $pressing): array
+    {
+        $layers = new Layers($this->construction, $pressing);
+        $radius = $this->construction->face->lattice->toFloatSteps(Junction::radius());
+
+        return array_map(
+            static fn (Junction $junction): int => max(0, ...$layers->around($junction->at, $radius)),
+            $this->junctions,
+        );
+    }
+}
