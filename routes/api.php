@@ -1,1 +1,28 @@
 <?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\BlockController;
+use App\Http\Controllers\BlockFileController;
+use App\Http\Controllers\LockController;
+use App\Http\Controllers\PlanController;
+use App\Http\Controllers\ProgressController;
+use App\Http\Controllers\RestController;
+use App\Http\Controllers\RestoreController;
+use App\Http\Controllers\SeamChoicesController;
+use App\Http\Controllers\StepController;
+use Illuminate\Support\Facades\Route;
+
+Route::apiResource('blocks', BlockController::class)->whereNumber('block');
+Route::prefix('blocks/{block}')->whereNumber('block')->group(static function (): void {
+    Route::post('restore', RestoreController::class)->withTrashed();
+    Route::get('file', BlockFileController::class);
+    Route::get('plan', PlanController::class);
+    Route::get('steps/{step}', StepController::class)->whereNumber('step');
+    Route::get('seams/{join}/choices', SeamChoicesController::class)->whereNumber('join');
+    Route::put('locks/{join}', [LockController::class, 'store'])->whereNumber('join');
+    Route::delete('locks/{join}', [LockController::class, 'destroy'])->whereNumber('join');
+    Route::delete('locks', [LockController::class, 'destroyAll']);
+    Route::put('rest', RestController::class);
+    Route::put('progress', ProgressController::class);
+});

@@ -4,12 +4,27 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use KeenSeam\Core\KeenSeamProblem;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The one shape in which a problem with the input is answered. */
 final class ProblemResponse
 {
+    /** Null leaves the answer to the framework: the address itself is wrong, not the block. */
+    public static function notFound(NotFoundHttpException $missing, Request $request): ?JsonResponse
+    {
+        return $request->is('api/*') && $missing->getPrevious() instanceof ModelNotFoundException
+            ? new JsonResponse([
+                'code' => 'not-on-the-shelf',
+                'message' => 'This block is not on the shelf. Go back to the shelf and choose another.',
+                'where' => '',
+            ], JsonResponse::HTTP_NOT_FOUND)
+            : null;
+    }
+
     public static function of(KeenSeamProblem $problem): JsonResponse
     {
         return new JsonResponse([

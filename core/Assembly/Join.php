@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Assembly;
 
 use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Geometry\Segment;
 
 /** One straight seam and the assembly it makes of its left and right part. */
@@ -75,6 +76,17 @@ final readonly class Join implements Assembly
             $this->meetings,
             fn (Meeting $meeting): bool => $meeting->isOfBothSides() && ! $this->seam->containsInside($meeting->at),
         ));
+    }
+
+    public function meetingAt(Point $at): Meeting
+    {
+        foreach ($this->meetings as $meeting) {
+            if ($meeting->at->equals($at)) {
+                return $meeting;
+            }
+        }
+
+        throw new \LogicException('No seam ends there.');
     }
 
     /** How many stretches the match points divide the seam into; each can be pressed its own way. */

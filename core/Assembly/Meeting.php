@@ -11,8 +11,8 @@ use KeenSeam\Core\Geometry\Segment;
 final readonly class Meeting
 {
     /**
-     * @param Join|null $lastOfLeft  the last-sewn of the left part's seams that end here: its ridge is what locks
-     * @param Join|null $lastOfRight the same of the right part
+     * @param Join|null $lastOfLeft   the last-sewn of the left part's seams that end here: its ridge is what locks
+     * @param Join|null $lastOfRight  the same of the right part
      * @param int       $seamsOfLeft  how many of the left part's seams end here
      * @param int       $seamsOfRight the same of the right part
      */

@@ -8,10 +8,10 @@ namespace KeenSeam\Core\Assembly;
 final readonly class Strand
 {
     /**
-     * @param list<int>      $joins  ids, in the order they are sewn
-     * @param list<Assembly> $parts  what is sewn together, in order
-     * @param int            $depth  0 for the strand that finishes the block, 1 for its parts, ...
-     * @param int            $number from 1, among the parts of the strand it belongs to
+     * @param non-empty-list<int> $joins  ids, in the order they are sewn
+     * @param list<Assembly>      $parts  what is sewn together, in order
+     * @param int                 $depth  0 for the strand that finishes the block, 1 for its parts, ...
+     * @param int                 $number from 1, among the parts of the strand it belongs to
      */
     public function __construct(
         public array $joins,

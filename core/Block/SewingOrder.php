@@ -24,7 +24,11 @@ final readonly class SewingOrder
         return new self(array_values($items));
     }
 
-    /** The same order over other numbers. @param array<int, int> $numbers new number for each old one */
+    /**
+     * The same order over other numbers.
+     *
+     * @param array<int, int> $numbers new number for each old one
+     */
     public function renumbered(array $numbers): self
     {
         return new self(array_map(

@@ -17,9 +17,9 @@ final readonly class UnitPattern
     ];
 
     /**
-     * @param string                                        $kind     as written in block files
-     * @param string                                        $name     as a quilter says it, one of them
-     * @param string                                        $plural   as a quilter says it, several
+     * @param string                                          $kind     as written in block files
+     * @param string                                          $name     as a quilter says it, one of them
+     * @param string                                          $plural   as a quilter says it, several
      * @param non-empty-list<list<array{Fraction, Fraction}>> $outlines one a patch, x and y as fractions of the cell
      */
     private function __construct(

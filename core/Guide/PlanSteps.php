@@ -52,14 +52,16 @@ final class PlanSteps
             $sewn = Words::listed(array_map($this->sewnWords(...), $round));
             $times = $count === 1 ? 'once' : sprintf('%d times, as a chain', $count);
             $named = Words::counted($count, $unit->name(), $unit->plural());
+            $made = array_map(static fn (Join $join): int => $join->id, $round);
             $steps[] = new Step(
                 StepKind::Join,
                 $ids,
                 $patches,
+                $made,
                 $title,
                 $i === 0 ? sprintf('Start %s: sew %s, %s.', $named, $sewn, $times) : sprintf('Go on with the %s: sew %s, %s.', $named, $sewn, $times),
             );
-            $steps[] = new Step(StepKind::Press, $ids, $patches, $title, sprintf('Press %s.', Words::listed(array_map($this->unitPressWords(...), $round))));
+            $steps[] = new Step(StepKind::Press, $ids, $patches, $made, $title, sprintf('Press %s.', Words::listed(array_map($this->unitPressWords(...), $round))));
         }
 
         return $steps;
@@ -122,7 +124,7 @@ final class PlanSteps
         ), $units, $this->plan->turnedUnits);
         $patches = array_merge(...array_map(static fn ($unit): array => array_map(static fn ($patch): int => $patch->id, $unit->patches()), $units));
 
-        return [new Step(StepKind::LayOut, [], $patches, 'Lay out', sprintf(
+        return [new Step(StepKind::LayOut, [], $patches, [], 'Lay out', sprintf(
             'Lay the units out and turn %s, clockwise: they look the same, and their seams then nest.',
             Words::listed($words),
         ))];
@@ -138,8 +140,8 @@ final class PlanSteps
             $title = ($strand->depth % 2 === 1 ? 'Row ' : 'Part ').$strand->number;
 
             return [
-                new Step(StepKind::Join, $ids, $patches, $title, sprintf('Sew %s: %s, one after the other.', lcfirst($title), Words::counted(count($strand->parts), 'unit', 'units'))),
-                new Step(StepKind::Press, $ids, $patches, $title, $this->pressWords($joins, 'its first unit', 'its last unit')),
+                new Step(StepKind::Join, $ids, $patches, [max($ids)], $title, sprintf('Sew %s: %s, one after the other.', lcfirst($title), Words::counted(count($strand->parts), 'unit', 'units'))),
+                new Step(StepKind::Press, $ids, $patches, [max($ids)], $title, $this->pressWords($joins, 'its first unit', 'its last unit')),
             ];
         }
         $steps = [];
@@ -149,13 +151,13 @@ final class PlanSteps
             $sewn = $name.($i > 0 ? 's ' : ' ').Words::span(1, $i + 1);
             $next = $name.' '.($i + 2);
             $title = ucfirst($name).'s '.Words::span(1, $i + 2);
-            $steps[] = new Step(StepKind::Join, [$join->id], $join->patchIds(), $title, sprintf(
+            $steps[] = new Step(StepKind::Join, [$join->id], $join->patchIds(), [$join->id], $title, sprintf(
                 'Sew %s to %s%s.',
                 $next,
                 $sewn,
                 count($join->matchPoints()) === 0 ? '' : sprintf(', matching %s', Words::counted(count($join->matchPoints()), 'crossing', 'crossings')),
             ));
-            $steps[] = new Step(StepKind::Press, [$join->id], $join->patchIds(), $title, $this->pressWords([$join], $sewn, $next));
+            $steps[] = new Step(StepKind::Press, [$join->id], $join->patchIds(), [$join->id], $title, $this->pressWords([$join], $sewn, $next));
         }
 
         return $steps;

@@ -9,7 +9,8 @@ final readonly class Step
 {
     /**
      * @param list<int> $joins    ids of the joins that are sewn or pressed
-     * @param list<int> $patchIds what lies on the table, for a picture
+     * @param list<int> $patchIds what lies on the table
+     * @param list<int> $made     ids of joins whose assemblies show what the step makes, one of each kind
      * @param string    $title    a word or two: "Row 2"
      * @param string    $text     the whole instruction
      */
@@ -17,6 +18,7 @@ final readonly class Step
         public StepKind $do,
         public array $joins,
         public array $patchIds,
+        public array $made,
         public string $title,
         public string $text,
     ) {}

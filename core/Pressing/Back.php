@@ -8,8 +8,8 @@ use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Piece;
-use KeenSeam\Core\Pressing\Internal\Cloth;
 use KeenSeam\Core\Pressing\Internal\Clipping;
+use KeenSeam\Core\Pressing\Internal\Cloth;
 
 /**
  * The back of the pressed block: every piece of cloth with its allowances as they lie, folded and trimmed by the
@@ -24,10 +24,14 @@ final class Back
         $this->cloth = new Cloth($construction);
     }
 
-    /** @return list<Flap> from the lowest to the topmost as one looks at the back */
-    public static function of(Construction $construction, Pressing $pressing): array
+    /**
+     * @param Assembly|null $assembly the part of the block to show, pressed so far; the whole block when left out
+     *
+     * @return list<Flap> from the lowest to the topmost as one looks at the back
+     */
+    public static function of(Construction $construction, Pressing $pressing, ?Assembly $assembly = null): array
     {
-        return (new self($construction, $pressing))->flaps($construction->root);
+        return (new self($construction, $pressing))->flaps($assembly ?? $construction->root);
     }
 
     /** @return list<Flap> */
@@ -68,7 +72,7 @@ final class Back
         $own = $past = [];
         foreach ($this->flaps($part) as $flap) {
             $own[] = $this->cut($flap, $line->toRightX * $ownSide, $line->toRightY * $ownSide, $line->c * $ownSide);
-            $past[] = $this->cut($flap, $line->toRightX * -$ownSide, $line->toRightY * -$ownSide, $line->c * -$ownSide);
+            $past[] = $this->cut($flap->asAllowance(), $line->toRightX * -$ownSide, $line->toRightY * -$ownSide, $line->c * -$ownSide);
         }
 
         return [array_merge(...$own), array_merge(...$past)];
@@ -103,10 +107,8 @@ final class Back
     {
         $line = $this->cloth->lines[$join->id];
 
-        return array_map(static fn (Flap $flap): Flap => new Flap(
-            $flap->patchId,
+        return array_map(static fn (Flap $flap): Flap => $flap->foldedOver(
             array_map(static fn (array $corner): array => $line->mirrored($corner[0], $corner[1]), $flap->corners),
-            ! $flap->turnedUp,
         ), array_reverse($flaps));
     }
 
@@ -115,6 +117,6 @@ final class Back
     {
         $corners = Clipping::clipped($flap->corners, $x, $y, $c);
 
-        return $corners === [] ? [] : [new Flap($flap->patchId, $corners, $flap->turnedUp)];
+        return $corners === [] ? [] : [$flap->withCorners($corners)];
     }
 }

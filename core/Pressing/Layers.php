@@ -38,17 +38,18 @@ final class Layers
     /**
      * Plies on the circle round a point, one count a direction.
      *
-     * @param float $radius in lattice steps
+     * @param float $radius     in lattice steps
+     * @param int   $directions evenly spaced, from the right clockwise
      *
      * @return list<int>
      */
-    public function around(Point $point, float $radius): array
+    public function around(Point $point, float $radius, int $directions = self::DIRECTIONS): array
     {
-        return array_map(function (int $direction) use ($point, $radius): int {
-            $angle = ($direction + 0.5) * 2 * M_PI / self::DIRECTIONS;
+        return array_map(function (int $direction) use ($point, $radius, $directions): int {
+            $angle = ($direction + 0.5) * 2 * M_PI / $directions;
 
             return $this->at($point->x + $radius * cos($angle), $point->y + $radius * sin($angle));
-        }, range(0, self::DIRECTIONS - 1));
+        }, range(0, $directions - 1));
     }
 
     private function pliesOf(Assembly $assembly, float $x, float $y): int

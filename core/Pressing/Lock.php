@@ -25,4 +25,9 @@ final readonly class Lock
             ? new self((int) $part[1], PressDirection::from($part[2]))
             : throw LockNotPossible::notReadable($text);
     }
+
+    public function toText(): string
+    {
+        return $this->join.':'.$this->direction->value;
+    }
 }

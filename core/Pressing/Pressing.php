@@ -12,12 +12,7 @@ use KeenSeam\Core\Geometry\Point;
 final readonly class Pressing
 {
     /** @param list<non-empty-list<PressDirection>> $directions by join id, one a segment from start to end of the join */
-    public function __construct(public array $directions)
-    {
-        if (in_array([], $directions, true)) {
-            throw new \LogicException('Every join has at least one segment.');
-        }
-    }
+    public function __construct(public array $directions) {}
 
     /**
      * Every join pressed one way over its whole length.
@@ -27,7 +22,7 @@ final readonly class Pressing
     public static function wholeJoins(Construction $construction, array $directions): self
     {
         return new self(array_map(
-            static fn (Join $join): array => array_fill(0, $join->segmentCount(), $directions[$join->id]),
+            static fn (Join $join): array => array_fill(0, max(1, $join->segmentCount()), $directions[$join->id]),
             $construction->joins,
         ));
     }

@@ -35,6 +35,26 @@ final readonly class PressingPlan
         return $this->bound !== null && $this->bound->equals($this->cost);
     }
 
+    /**
+     * The same plan with what the search adds to its price.
+     *
+     * @param list<TurnedUnit> $turnedUnits
+     */
+    public function found(array $turnedUnits, ?Cost $bound): self
+    {
+        return new self(
+            $this->construction,
+            $this->pressing,
+            $this->matches,
+            $this->ends,
+            $this->junctions,
+            $this->peaks,
+            $this->cost,
+            $turnedUnits,
+            $bound,
+        );
+    }
+
     public function count(Nesting $nesting): int
     {
         return count(array_filter($this->matches, static fn (MatchReport $match): bool => $match->nesting === $nesting));

@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Pressing;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Meeting;
+use KeenSeam\Core\Pressing\Internal\Optimum;
 use KeenSeam\Core\Pressing\Internal\PressingModel;
 use KeenSeam\Core\Pressing\Internal\SeamCosts;
 use KeenSeam\Core\Pressing\Internal\Weight;
@@ -16,12 +17,17 @@ final class PressingPlanner
     /** @var list<Junction> */
     private readonly array $junctions;
 
-    public function __construct(private readonly Construction $construction)
+    /** @var array<string, array{PressingModel, Optimum}> what was found without locks, by style */
+    private array $withoutLocks = [];
+
+    public function __construct(public readonly Construction $construction)
     {
         $this->junctions = Junction::allOn($construction->face);
     }
 
     /**
+     * The plan that costs least while the locks hold.
+     *
      * @param list<Lock>              $locks
      * @param (\Closure(): bool)|null $timeIsUp asked now and then; once true, the best plan so far is given with its gap
      *
@@ -29,24 +35,31 @@ final class PressingPlanner
      */
     public function best(PressStyle $style, array $locks = [], ?\Closure $timeIsUp = null): PressingPlan
     {
-        $model = new PressingModel($this->construction, $this->junctions, $style, $locks);
-        $optimum = $model->solve($timeIsUp ?? static fn (): bool => false);
+        [$model, $optimum] = $locks === [] ? $this->withoutLocks($style, $timeIsUp) : $this->solved($style, $locks, $timeIsUp);
         if ($optimum->boundHigh >= Weight::FORBIDDEN) {
             throw LockNotPossible::contradicting($locks);
         }
         $plan = $this->price(Pressing::wholeJoins($this->construction, $model->directions($optimum->values)));
 
-        return new PressingPlan(
-            $plan->construction,
-            $plan->pressing,
-            $plan->matches,
-            $plan->ends,
-            $plan->junctions,
-            $plan->peaks,
-            $plan->cost,
-            $model->turnedUnits($optimum->values),
-            Weight::toCost($optimum->boundHigh, $optimum->boundLow),
-        );
+        return $plan->found($model->turnedUnits($optimum->values), Weight::toCost($optimum->boundHigh, $optimum->boundLow));
+    }
+
+    /**
+     * The plan that costs least without locks, and then the quilter's seams changed in it: what she sees at once after
+     * flipping a seam, before anything else follows. A seam of a unit changes in all units of its class.
+     *
+     * @param list<Lock>              $locks
+     * @param (\Closure(): bool)|null $timeIsUp
+     *
+     * @throws LockNotPossible
+     */
+    public function bestThenFlipped(PressStyle $style, array $locks, ?\Closure $timeIsUp = null): PressingPlan
+    {
+        [$model, $optimum] = $this->withoutLocks($style, $timeIsUp);
+        $values = array_reduce($locks, $model->flipped(...), $optimum->values);
+        $plan = $this->price(Pressing::wholeJoins($this->construction, $model->directions($values)));
+
+        return $plan->found($model->turnedUnits($values), null);
     }
 
     /** What any pressing costs, whoever chose it. */
@@ -72,6 +85,33 @@ final class PressingPlanner
         }
 
         return new PressingPlan($this->construction, $pressing, $matches, $ends, $this->junctions, $peaks, $cost);
+    }
+
+    /** The plan as the quilter wants it: her locks, and the other seams staying or following. */
+    public function planned(PressStyle $style, Locks $locks, RestOfSeams $rest, ?\Closure $timeIsUp = null): PressingPlan
+    {
+        return match ($rest) {
+            RestOfSeams::Follows => $this->best($style, $locks->all, $timeIsUp),
+            RestOfSeams::Stays => $locks->all === [] ? $this->best($style, [], $timeIsUp) : $this->bestThenFlipped($style, $locks->all, $timeIsUp),
+        };
+    }
+
+    /** @return array{PressingModel, Optimum} */
+    private function withoutLocks(PressStyle $style, ?\Closure $timeIsUp): array
+    {
+        return $this->withoutLocks[$style->value] ??= $this->solved($style, [], $timeIsUp);
+    }
+
+    /**
+     * @param list<Lock> $locks
+     *
+     * @return array{PressingModel, Optimum}
+     */
+    private function solved(PressStyle $style, array $locks, ?\Closure $timeIsUp): array
+    {
+        $model = new PressingModel($this->construction, $this->junctions, $style, $locks);
+
+        return [$model, $model->solve($timeIsUp ?? static fn (): bool => false)];
     }
 
     private function report(int $join, Meeting $meeting, Pressing $pressing): MatchReport

@@ -68,7 +68,6 @@ abstract class SeamCommand extends Command
     private function fileText(): string
     {
         $path = $this->argument('file');
-        $path = is_string($path) ? $path : '';
         $text = is_file($path) ? @file_get_contents($path) : false;
 
         return $text === false ? throw FileNotReadable::missing($path) : $text;

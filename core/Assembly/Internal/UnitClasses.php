@@ -162,7 +162,7 @@ final class UnitClasses
         foreach ($sewing->items as $item) {
             $groups[] = is_int($item) ? [$item] : self::collectSides($item, $joins);
         }
-        $sewn = array_shift($groups) ?? [];
+        $sewn = array_shift($groups);
         foreach ($groups as $next) {
             sort($sewn);
             sort($next);

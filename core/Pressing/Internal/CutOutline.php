@@ -7,7 +7,9 @@ namespace KeenSeam\Core\Pressing\Internal;
 use KeenSeam\Core\Geometry\ConvexPolygon;
 
 /**
- * A patch as cut: its finished outline with every edge moved out by the seam allowance, corners left sharp.
+ * A patch as cut: its finished outline with every edge moved out by the seam allowance. Corners of 90 degrees and
+ * more stay sharp; sharper ones are blunted as far out as a right angle reaches, for their dog ears come off. (Left
+ * sharp, the tip of a narrow patch would add plies at junctions it does not belong to.)
  * In lattice steps; floats, because it is only sampled and drawn.
  *
  * @internal
@@ -33,12 +35,18 @@ final readonly class CutOutline
             [$inX, $inY] = [-$along->y / $length, $along->x / $length];
             $halfPlanes[] = [$inX, $inY, $allowance - ($inX * $a->x + $inY * $a->y)];
         }
-        $corners = [];
+        $blunted = [];
         foreach ($halfPlanes as $i => $plane) {
-            $corners[] = self::crossing($halfPlanes[($i + count($halfPlanes) - 1) % count($halfPlanes)], $plane);
+            $before = $halfPlanes[($i + count($halfPlanes) - 1) % count($halfPlanes)];
+            $corner = $finished->points[$i];
+            $blunted = [...$blunted, ...self::blunting($before, $plane, (float) $corner->x, (float) $corner->y, $allowance), $plane];
+        }
+        $corners = [];
+        foreach ($blunted as $i => $plane) {
+            $corners[] = self::crossing($blunted[($i + count($blunted) - 1) % count($blunted)], $plane);
         }
 
-        return new self($halfPlanes, $corners);
+        return new self($blunted, $corners);
     }
 
     public function covers(float $x, float $y): bool
@@ -50,6 +58,25 @@ final readonly class CutOutline
         }
 
         return true;
+    }
+
+    /**
+     * @param array{float, float, float} $before half-plane of the edge that ends at the corner
+     * @param array{float, float, float} $after  half-plane of the edge that starts there
+     *
+     * @return list<array{float, float, float}> one half-plane across a sharp corner; none for a wider one
+     */
+    private static function blunting(array $before, array $after, float $x, float $y, float $allowance): array
+    {
+        // The inward normals of a sharp corner point away from each other.
+        if ($before[0] * $after[0] + $before[1] * $after[1] > -1e-12) {
+            return [];
+        }
+        [$inX, $inY] = [$before[0] + $after[0], $before[1] + $after[1]];
+        $length = hypot($inX, $inY);
+        [$inX, $inY] = [$inX / $length, $inY / $length];
+
+        return [[$inX, $inY, M_SQRT2 * $allowance - ($inX * $x + $inY * $y)]];
     }
 
     /**

@@ -45,8 +45,8 @@ final class Elimination
     }
 
     /**
-     * @param int               $largestTable entries of the largest table to build
-     * @param \Closure(): bool  $timeIsUp     asked between eliminations
+     * @param int              $largestTable entries of the largest table to build
+     * @param \Closure(): bool $timeIsUp     asked between eliminations
      *
      * @return Optimum|null null when time was up
      */

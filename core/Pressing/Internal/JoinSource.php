@@ -16,8 +16,8 @@ use KeenSeam\Core\Pressing\PressDirection;
 final readonly class JoinSource
 {
     /**
-     * @param int|null                              $turn    the variable that tells how the unit is turned
-     * @param non-empty-list<array{int, bool}>      $choices by the turn's value: direction variable, and whether sides are swapped
+     * @param int|null                         $turn    the variable that tells how the unit is turned
+     * @param non-empty-list<array{int, bool}> $choices by the turn's value: direction variable, and whether sides are swapped
      */
     private function __construct(
         private ?int $turn,
@@ -57,12 +57,22 @@ final readonly class JoinSource
     }
 
     /**
+     * @param array<int, int> $chosen value of each variable
+     *
+     * @return array{int, bool} the variable that decides while the unit is turned so, and whether sides are swapped
+     */
+    public function decision(array $chosen): array
+    {
+        return $this->choices[$this->turn === null ? 0 : $chosen[$this->turn]];
+    }
+
+    /**
      * @param list<list<PressDirection|Turn>> $values of each variable
      * @param array<int, int>                 $chosen value of each variable
      */
     public function direction(array $values, array $chosen): PressDirection
     {
-        [$variable, $swapped] = $this->choices[$this->turn === null ? 0 : $chosen[$this->turn]];
+        [$variable, $swapped] = $this->decision($chosen);
         $direction = $values[$variable][$chosen[$variable]];
         if (! $direction instanceof PressDirection) {
             throw new \LogicException('A join reads its direction from a direction variable.');

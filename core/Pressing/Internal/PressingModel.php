@@ -62,6 +62,27 @@ final class PressingModel
     }
 
     /**
+     * The same values but for the one that decides over the locked join.
+     *
+     * @param list<int> $chosen value of each variable
+     *
+     * @return list<int>
+     *
+     * @throws LockNotPossible
+     */
+    public function flipped(array $chosen, Lock $lock): array
+    {
+        $source = $this->sources[$lock->join] ?? throw LockNotPossible::noSuchJoin($lock->join, count($this->construction->joins));
+        [$variable, $swapped] = $source->decision($chosen);
+        $value = array_search($swapped ? $lock->direction->swapped() : $lock->direction, $this->values[$variable], true);
+        if ($value === false) {
+            throw LockNotPossible::notInStyle($lock, $this->style);
+        }
+
+        return array_values(array_replace($chosen, [$variable => (int) $value]));
+    }
+
+    /**
      * @param list<int> $chosen value of each variable
      *
      * @return list<PressDirection> by join id
@@ -186,7 +207,7 @@ final class PressingModel
     }
 
     /**
-     * @param list<int>                                  $joins
+     * @param list<int>                                   $joins
      * @param \Closure(list<PressDirection>): (Cost|null) $price of the joins' directions; null forbids them
      */
     private function addFactor(array $joins, \Closure $price): void

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Exceptions\ChangedElsewhere;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\RestOfSeams;
+
+/**
+ * A block on the quilter's shelf: its file, and how far she has come with it.
+ *
+ * @property int         $id
+ * @property string      $name
+ * @property string      $document   the block file's text, as it was brought in
+ * @property list<Lock>  $locks      seams whose pressing she decided herself
+ * @property RestOfSeams $rest
+ * @property int         $steps_done of the plan's steps
+ * @property int         $version    grows with every save; a save that does not know the newest one is refused
+ */
+final class ShelfBlock extends Model
+{
+    use SoftDeletes;
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'locks' => LocksCast::class,
+        'rest' => RestOfSeams::class,
+        'steps_done' => 'integer',
+        'version' => 'integer',
+    ];
+
+    /**
+     * Saves in one statement, and only over the version the quilter has seen.
+     *
+     * @param array<string, mixed> $changes
+     *
+     * @throws ChangedElsewhere
+     */
+    public function saveOver(int $seenVersion, array $changes): void
+    {
+        $this->fill($changes);
+        $this->version = $seenVersion + 1;
+        $dirty = $this->getDirty();
+        $saved = self::query()
+            ->whereKey($this->id)
+            ->where(static fn (Builder $query) => $query->where('version', $seenVersion))
+            ->update($dirty);
+        if ($saved !== 1) {
+            throw ChangedElsewhere::block($this->name);
+        }
+        $this->syncOriginal();
+    }
+}

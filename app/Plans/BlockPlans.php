@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\BlockFiles\BlockFileReader;
+use App\Models\ShelfBlock;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\Locks;
+use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressStyle;
+
+/** Asks core for the plans of a block on the shelf. */
+final readonly class BlockPlans
+{
+    /** Seconds a screen waits for the best plan of a very large block. */
+    private const PATIENCE = 8.0;
+
+    public function __construct(private BlockFileReader $reader) {}
+
+    public function face(ShelfBlock $block): Face
+    {
+        return Face::of($this->reader->read($block->document));
+    }
+
+    private function planner(ShelfBlock $block): PressingPlanner
+    {
+        return new PressingPlanner(Construction::of($this->face($block), Order::Rows));
+    }
+
+    private function locks(ShelfBlock $block, PressingPlanner $planner): Locks
+    {
+        return new Locks($planner->construction, $block->locks);
+    }
+
+    /** Whether the two are sewn along the same seams in the same order, so that what was said of a seam still holds. */
+    public function isSewnAlike(ShelfBlock $a, ShelfBlock $b): bool
+    {
+        $seams = fn (ShelfBlock $block): array => array_map(
+            static fn (Join $join): array => [$join->seam->from->key(), $join->seam->to->key()],
+            $this->planner($block)->construction->joins,
+        );
+
+        return $seams($a) === $seams($b);
+    }
+
+    /** The plan as the quilter has it, and what it would be without her locks. */
+    public function press(ShelfBlock $block): PressStation
+    {
+        $planner = $this->planner($block);
+        $locks = $this->locks($block, $planner);
+
+        return new PressStation(
+            $block,
+            $planner->planned(PressStyle::Nest, $locks, $block->rest, $this->patience()),
+            $planner->best(PressStyle::Nest, [], $this->patience()),
+            $locks,
+        );
+    }
+
+    /**
+     * The quilter's plan with one seam pressed each way the style knows.
+     *
+     * @return array<string, PressingPlan> by direction
+     *
+     * @throws KeenSeamProblem
+     */
+    public function choices(ShelfBlock $block, int $join): array
+    {
+        $planner = $this->planner($block);
+        $locks = $this->locks($block, $planner);
+        $directions = PressStyle::Nest->directions();
+
+        return array_combine(
+            array_map(static fn (PressDirection $direction): string => $direction->value, $directions),
+            array_map(fn (PressDirection $direction): PressingPlan => $planner->planned(
+                PressStyle::Nest,
+                $locks->with(new Lock($join, $direction)),
+                $block->rest,
+                $this->patience(),
+            ), $directions),
+        );
+    }
+
+    /** @return \Closure(): bool */
+    private function patience(): \Closure
+    {
+        $end = microtime(true) + self::PATIENCE;
+
+        return static fn (): bool => microtime(true) > $end;
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Guide;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Strand;
+use KeenSeam\Core\Assembly\UnitClass;
+
+/** What a quilter calls a seam and the two parts it may be pressed toward. */
+final readonly class SeamName
+{
+    /**
+     * @param string    $title      "Row 2, seam 1"
+     * @param string    $left       what the left part is called: "unit 1", "row 2", "Ink"
+     * @param list<int> $pressedToo ids of the joins that are pressed with this one, as one pile; itself included
+     */
+    private function __construct(
+        public string $title,
+        public string $left,
+        public string $right,
+        public array $pressedToo,
+    ) {}
+
+    /** @return list<self> by join id */
+    public static function all(Construction $construction): array
+    {
+        $strands = [];
+        foreach ($construction->strands as $strand) {
+            foreach ($strand->joins as $position => $id) {
+                $strands[$id] = [$strand, $position];
+            }
+        }
+        $piles = [];
+        foreach ($construction->joins as $join) {
+            if ($join->tie !== null) {
+                $piles[$join->tie->unitClass][$join->tie->join][] = $join->id;
+            }
+        }
+
+        return array_map(static fn (Join $join): self => $join->tie === null
+            ? self::inStrand($join, ...$strands[$join->id])
+            : self::inUnit($join, $construction->classes[$join->tie->unitClass], $piles[$join->tie->unitClass][$join->tie->join]), $construction->joins);
+    }
+
+    private static function inStrand(Join $join, Strand $strand, int $position): self
+    {
+        if ($strand->depth > 0) {
+            $name = ($strand->depth === 1 ? 'Row ' : 'Part ').$strand->number;
+
+            return new self(
+                sprintf('%s, seam %d', $name, $position + 1),
+                'unit '.($position + 1),
+                'unit '.($position + 2),
+                [$join->id],
+            );
+        }
+        $name = $join->seam->direction()->y === 0 ? 'row' : 'column';
+
+        return new self(
+            sprintf('%ss %s', ucfirst($name), Words::span($position + 1, $position + 2)),
+            $name.' '.($position + 1),
+            $name.' '.($position + 2),
+            [$join->id],
+        );
+    }
+
+    /** @param list<int> $pile */
+    private static function inUnit(Join $join, UnitClass $class, array $pile): self
+    {
+        $unit = $class->members[0]->cell->unit;
+        $left = Words::fabricsAlong($join->seam, $join->left);
+        $right = Words::fabricsAlong($join->seam, $join->right);
+
+        return new self(
+            ucfirst($unit->name()).(($join->tie->join ?? 0) === 0 ? '' : ', seam '.(($join->tie->join ?? 0) + 1)),
+            $left === $right ? 'the part sewn first' : $left,
+            $left === $right ? 'the part sewn to it' : $right,
+            $pile,
+        );
+    }
+}

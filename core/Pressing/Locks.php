@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing;
+
+use KeenSeam\Core\Assembly\Construction;
+
+/** The seams a quilter decided herself; one word for each pile that is pressed alike. */
+final readonly class Locks
+{
+    /** @param list<Lock> $all */
+    public function __construct(
+        private Construction $construction,
+        public array $all,
+    ) {}
+
+    /** @throws LockNotPossible when there is no such join */
+    public function with(Lock $lock): self
+    {
+        return new self($this->construction, [...$this->without($lock->join)->all, $lock]);
+    }
+
+    /** @throws LockNotPossible when there is no such join */
+    public function without(int $join): self
+    {
+        $this->ensureJoin($join);
+
+        return new self($this->construction, array_values(array_filter(
+            $this->all,
+            fn (Lock $lock): bool => ! $this->isPressedWith($lock->join, $join),
+        )));
+    }
+
+    public function none(): self
+    {
+        return new self($this->construction, []);
+    }
+
+    /** Whether a lock decides over the join, be it on another unit of its class. */
+    public function hold(int $join): bool
+    {
+        return count($this->without($join)->all) < count($this->all);
+    }
+
+    private function isPressedWith(int $a, int $b): bool
+    {
+        [$tieA, $tieB] = [$this->construction->joins[$a]->tie ?? null, $this->construction->joins[$b]->tie ?? null];
+
+        return $a === $b || ($tieA !== null && $tieB !== null && $tieA->unitClass === $tieB->unitClass && $tieA->join === $tieB->join);
+    }
+
+    private function ensureJoin(int $join): void
+    {
+        if (! isset($this->construction->joins[$join])) {
+            throw LockNotPossible::noSuchJoin($join, count($this->construction->joins));
+        }
+    }
+}

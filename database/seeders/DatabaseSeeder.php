@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\BlockFiles\BlockFileReader;
+use App\Models\ShelfBlock;
+use Illuminate\Database\Seeder;
+use KeenSeam\Core\Pressing\RestOfSeams;
+
+/** Puts the demo blocks on a shelf that never had a block. A demo the quilter took away stays away. */
+final class DatabaseSeeder extends Seeder
+{
+    public function run(BlockFileReader $reader): void
+    {
+        if (ShelfBlock::query()->withTrashed()->exists()) {
+            return;
+        }
+        foreach ((array) glob(database_path('demo/*.keenseam.json')) as $file) {
+            $text = (string) file_get_contents((string) $file);
+            ShelfBlock::query()->create([
+                'name' => $reader->read($text)->name,
+                'document' => $text,
+                'locks' => [],
+                'rest' => RestOfSeams::Stays,
+            ]);
+        }
+    }
+}

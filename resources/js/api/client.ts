@@ -1,0 +1,73 @@
+import type { PressDirection, PressShown, RestOfSeams, SeamChoices, ShelfBlock, StepPicture } from './types'
+
+/** What went wrong, in the words to show. */
+export class ProblemError extends Error {
+  constructor(
+    message: string,
+    readonly code: string,
+    readonly where: string,
+  ) {
+    super(message)
+    this.name = 'ProblemError'
+  }
+}
+
+export const shelf = () => ask<{ blocks: ShelfBlock[] }>('GET', '/blocks').then((answer) => answer.blocks)
+
+/** Sends the file as it is; the server reads it or says what is wrong with it. */
+export const bringIn = (fileText: string) => ask<ShelfBlock>('POST', '/blocks', { text: fileText })
+
+export const takeOff = (block: number) => ask<null>('DELETE', `/blocks/${block}`)
+
+export const putBack = (block: number) => ask<ShelfBlock>('POST', `/blocks/${block}/restore`)
+
+export const fileAddress = (block: number) => `/api/blocks/${block}/file`
+
+export const press = (block: number) => ask<PressShown>('GET', `/blocks/${block}/plan`)
+
+export const seamChoices = (block: number, join: number) =>
+  ask<{ choices: SeamChoices }>('GET', `/blocks/${block}/seams/${join}/choices`).then((answer) => answer.choices)
+
+export const stepPicture = (block: number, step: number) => ask<StepPicture>('GET', `/blocks/${block}/steps/${step}`)
+
+export const lockSeam = (block: number, version: number, join: number, direction: PressDirection) =>
+  ask<PressShown>('PUT', `/blocks/${block}/locks/${join}`, { version, json: { direction } })
+
+export const releaseSeam = (block: number, version: number, join: number) =>
+  ask<PressShown>('DELETE', `/blocks/${block}/locks/${join}`, { version })
+
+export const releaseAll = (block: number, version: number) => ask<PressShown>('DELETE', `/blocks/${block}/locks`, { version })
+
+export const chooseRest = (block: number, version: number, rest: RestOfSeams) =>
+  ask<PressShown>('PUT', `/blocks/${block}/rest`, { version, json: { rest } })
+
+export const saveProgress = (block: number, version: number, stepsDone: number) =>
+  ask<{ stepsDone: number; version: number }>('PUT', `/blocks/${block}/progress`, { version, json: { stepsDone } })
+
+interface Sent {
+  json?: unknown
+  text?: string
+  /** The version of the block the change belongs to. */
+  version?: number
+}
+
+async function ask<Answer>(method: string, path: string, sent: Sent = {}): Promise<Answer> {
+  const headers: Record<string, string> = { Accept: 'application/json', 'Content-Type': 'application/json' }
+  if (sent.version !== undefined) headers['If-Match'] = `"${sent.version}"`
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, { method, headers, body: sent.text ?? (sent.json === undefined ? undefined : JSON.stringify(sent.json)) })
+  } catch {
+    throw new ProblemError('Keen Seam does not answer. See whether bin/start is still running, then try again.', 'no-answer', '')
+  }
+  if (response.status === 204) return null as Answer
+  const body: unknown = await response.json().catch(() => null)
+  if (!response.ok) throw problemFrom(body)
+  return body as Answer
+}
+
+function problemFrom(body: unknown): ProblemError {
+  const told = (body ?? {}) as { message?: unknown; code?: unknown; where?: unknown }
+  const text = (value: unknown) => (typeof value === 'string' ? value : '')
+  return new ProblemError(text(told.message) || 'Something went wrong here. Nothing was changed; try again.', text(told.code), text(told.where))
+}

@@ -1,0 +1,64 @@
+// Generated from schema/block.schema.json by `npm run types`. Do not edit.
+
+export type Length = string
+/**
+ * Relative widths, left to right or top to bottom.
+ */
+export type Widths = Length[]
+export type Cells = CellEntry[]
+
+/**
+ * A quilt block, version 1. Lengths are texts: "2 7/8", "2.875", "73 mm". Rows and columns count from 1.
+ */
+export interface BlockFile {
+  format: 'keen-seam/block'
+  version: 1
+  name: string
+  units: 'in' | 'mm'
+  finished: {
+    width: Length
+    height: Length
+  }
+  seam_allowance: Length
+  fabrics: FabricEntry[]
+  columns: Widths
+  rows: Widths
+  cells: Cells
+}
+export interface FabricEntry {
+  key: string
+  name: string
+  color: string
+  value: 'light' | 'medium' | 'dark'
+}
+export interface CellEntry {
+  row: number
+  column: number
+  row_span?: number
+  column_span?: number
+  unit:
+    | 'plain'
+    | 'half-square-triangle'
+    | 'quarter-square-triangle'
+    | 'split-quarter-square-triangle'
+    | 'flying-geese'
+    | 'triangle-in-square'
+    | 'square-in-square'
+    | 'grid'
+  /**
+   * Quarter turns clockwise, in degrees.
+   */
+  turn?: 0 | 90 | 180 | 270
+  /**
+   * Flipped left to right, before the turn.
+   */
+  mirrored?: boolean
+  label?: string
+  /**
+   * Keys of fabrics, one a patch in the order of the unit kind.
+   */
+  fabrics?: string[]
+  columns?: Widths
+  rows?: Widths
+  cells?: Cells
+}

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { RouterLink } from 'vue-router'
+
+defineProps<{ stations: { name: string; word: string; note: string; isDone: boolean }[]; block: number; here: string }>()
+</script>
+
+<template>
+  <nav class="station-rail" aria-label="Stations">
+    <RouterLink class="wordmark" :to="{ name: 'shelf' }">Keen Seam</RouterLink>
+    <RouterLink class="to-shelf" :to="{ name: 'shelf' }">
+      <svg viewBox="0 0 20 20" aria-hidden="true"><path d="M12 4 L6 10 L12 16" /></svg>Shelf
+    </RouterLink>
+    <ol>
+      <li v-for="station in stations" :key="station.name" :class="{ here: station.name === here, done: station.isDone }">
+        <RouterLink :to="{ name: station.name, params: { block } }" :aria-current="station.name === here ? 'page' : undefined">
+          <span class="knot" aria-hidden="true" />
+          <span class="word">{{ station.word }}</span>
+          <span class="note">{{ station.note }}</span>
+        </RouterLink>
+      </li>
+    </ol>
+  </nav>
+</template>
+
+<style scoped>
+.station-rail {
+  padding: 20px 12px;
+  background: var(--paper);
+  border-right: 1px solid var(--hair);
+}
+
+.wordmark {
+  display: block;
+  padding: 0 8px;
+  font-size: 18px;
+  font-weight: 700;
+  text-decoration: none;
+}
+
+.to-shelf {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 44px;
+  margin: 8px 0 16px;
+  padding: 0 8px;
+  color: var(--soft);
+  text-decoration: none;
+}
+
+.to-shelf:hover,
+.station-rail li a:hover .word {
+  text-decoration: underline;
+}
+
+.to-shelf svg {
+  width: 16px;
+  fill: none;
+  stroke: currentcolor;
+  stroke-width: 2.4;
+}
+
+li {
+  position: relative;
+}
+
+li + li::before {
+  content: '';
+  position: absolute;
+  left: 14.5px;
+  top: -30px;
+  height: 44px;
+  border-left: 4px dashed var(--thread-rest);
+}
+
+li.done + li::before {
+  border-left-color: var(--thread);
+}
+
+li a {
+  position: relative;
+  display: grid;
+  grid-template-columns: 33px 1fr;
+  align-items: center;
+  min-height: 74px;
+  align-content: center;
+  text-decoration: none;
+}
+
+.knot {
+  grid-row: 1;
+  width: 16px;
+  height: 16px;
+  margin-left: 8.5px;
+  border: 2px solid var(--thread-rest);
+  border-radius: 50%;
+  background: var(--paper);
+}
+
+li.done .knot {
+  border-color: var(--thread);
+  background: var(--thread);
+}
+
+li.here .knot {
+  border-color: var(--thread);
+  box-shadow: 0 0 0 5px #d5e3e0;
+}
+
+.here .word {
+  font-weight: 650;
+}
+
+.note {
+  grid-column: 2;
+  color: var(--soft);
+  font-size: 14px;
+}
+
+@media (max-width: 900px) {
+  .station-rail {
+    display: flex;
+    align-items: center;
+    gap: 12px;
+    padding: 4px 16px;
+    border-right: 0;
+    border-bottom: 1px solid var(--hair);
+  }
+
+  .to-shelf {
+    margin: 0;
+  }
+
+  ol {
+    display: flex;
+    gap: 40px;
+    margin-left: auto;
+  }
+
+  li + li::before {
+    left: -34px;
+    top: 50%;
+    width: 34px;
+    height: 0;
+    border-left: 0;
+    border-top: 4px dashed var(--thread-rest);
+  }
+
+  li.done + li::before {
+    border-top-color: var(--thread);
+  }
+
+  li a {
+    min-height: 60px;
+  }
+}
+</style>

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Figures, Nesting } from '@/api/types'
+import StateMark from '@/drawing/StateMark.vue'
+import { nestingWords } from '@/drawing/words'
+
+const props = defineProps<{ totals: Figures; before: Figures }>()
+
+const kinds: Nesting[] = ['nested', 'stacked', 'flat', 'lopsided']
+const figures = computed(() => [
+  { key: 'nested', value: `${props.totals.nested}`, of: ` of ${props.totals.matches}`, words: 'crossings nest', change: props.totals.nested - props.before.nested },
+  { key: 'thickest', value: `${props.totals.thickest}`, of: '', words: 'layers in the thickest lump', change: props.totals.thickest - props.before.thickest },
+  { key: 'folded', value: `${props.totals.folded}`, of: '', words: 'seam ends folded back', change: props.totals.folded - props.before.folded },
+])
+
+const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} fewer`)
+</script>
+
+<template>
+  <section class="totals" aria-label="Totals">
+    <dl class="figures">
+      <div v-for="figure in figures" :key="figure.key" :data-total="figure.key">
+        <dt>{{ figure.words }}</dt>
+        <dd>
+          <b>{{ figure.value }}</b><span class="of">{{ figure.of }}</span>
+          <span v-if="figure.change !== 0" class="change">{{ signed(figure.change) }} than planned</span>
+        </dd>
+      </div>
+    </dl>
+    <ul class="legend" aria-label="Crossings">
+      <li v-for="kind in kinds" :key="kind" :data-total="kind">
+        <svg viewBox="-11 -11 22 22" aria-hidden="true"><StateMark :kind="kind" :size="20" decorative /></svg>
+        <span class="count">{{ totals[kind] }}</span>
+        <span>{{ nestingWords[kind].word }}</span>
+        <span class="soft">{{ nestingWords[kind].means }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.figures {
+  display: grid;
+  gap: 10px;
+}
+
+.figures div {
+  display: flex;
+  flex-flow: row-reverse wrap;
+  justify-content: flex-end;
+  align-items: baseline;
+  column-gap: 8px;
+}
+
+.figures dd {
+  min-width: 74px;
+}
+
+.figures b {
+  font-size: 26px;
+  font-weight: 650;
+}
+
+.of {
+  font-weight: 600;
+}
+
+.change {
+  display: block;
+  color: var(--brick);
+  font-size: 15px;
+  font-weight: 600;
+}
+
+.figures div:has(.change) {
+  display: block;
+}
+
+.figures div:has(.change) dt {
+  display: inline;
+}
+
+.figures div:has(.change) dd {
+  display: inline;
+}
+
+.legend {
+  margin-top: 12px;
+}
+
+.legend li {
+  display: grid;
+  grid-template-columns: 26px 24px 74px 1fr;
+  gap: 6px;
+  align-items: center;
+  min-height: 36px;
+  border-top: 1px solid var(--hair);
+  line-height: 1.2;
+}
+
+.legend svg {
+  width: 24px;
+}
+
+.count {
+  font-weight: 650;
+  text-align: right;
+}
+</style>

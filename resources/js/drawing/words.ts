@@ -1,0 +1,11 @@
+import type { Nesting } from '@/api/types'
+
+/** The one legend: the same words wherever a state is named. */
+export const nestingWords: Record<Nesting, { word: string; means: string }> = {
+  nested: { word: 'nested', means: 'ridges lock' },
+  stacked: { word: 'stacked', means: 'ridge on ridge' },
+  lopsided: { word: 'lopsided', means: 'one side open' },
+  flat: { word: 'flat', means: 'open to open: pin' },
+}
+
+export const counted = (count: number, one: string, several = `${one}s`): string => `${count} ${count === 1 ? one : several}`

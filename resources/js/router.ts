@@ -1,0 +1,16 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import MachineScreen from './screens/MachineScreen.vue'
+import PressScreen from './screens/PressScreen.vue'
+import ShelfScreen from './screens/ShelfScreen.vue'
+
+const blockProp = (route: { params: Record<string, string | string[]> }) => ({ block: Number(route.params.block) })
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'shelf', component: ShelfScreen },
+    { path: '/blocks/:block(\\d+)/press', name: 'press', component: PressScreen, props: blockProp },
+    { path: '/blocks/:block(\\d+)/machine', name: 'machine', component: MachineScreen, props: blockProp },
+    { path: '/:rest(.*)', redirect: '/' },
+  ],
+})

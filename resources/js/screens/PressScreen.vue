@@ -1,0 +1,318 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { ElButton } from 'element-plus/es/components/button/index'
+import { ElRadioButton, ElRadioGroup } from 'element-plus/es/components/radio/index'
+import 'element-plus/es/components/button/style/css'
+import 'element-plus/es/components/radio-button/style/css'
+import 'element-plus/es/components/radio-group/style/css'
+import { fileAddress } from '@/api/client'
+import type { Place, RestOfSeams } from '@/api/types'
+import ProblemNote from '@/components/ProblemNote.vue'
+import SeamPanel from '@/components/SeamPanel.vue'
+import StationRail from '@/components/StationRail.vue'
+import StepStrip from '@/components/StepStrip.vue'
+import TotalsPanel from '@/components/TotalsPanel.vue'
+import { useStations } from '@/composables/useStations'
+import BlockBack from '@/drawing/BlockBack.vue'
+import BlockFace from '@/drawing/BlockFace.vue'
+import CrossingLens from '@/drawing/CrossingLens.vue'
+import FractionText from '@/drawing/FractionText.vue'
+import { counted } from '@/drawing/words'
+import { usePressStore } from '@/stores/press'
+
+const props = defineProps<{ block: number }>()
+
+const press = usePressStore()
+const step = ref<number | null>(null)
+const lookedAt = ref<Place | null>(null)
+
+watch(() => props.block, (block) => press.open(block), { immediate: true })
+
+const shown = computed(() => press.shown)
+const stations = useStations(shown)
+const highlighted = computed(() => (step.value === null ? [] : (shown.value?.steps[step.value]?.joins ?? [])))
+const onFace = computed(() => (step.value === null ? (press.selected?.pile ?? []) : highlighted.value))
+
+/** The junction looked at through the lens: the one clicked, else the thickest. */
+const junction = computed(() => {
+  const all = shown.value?.junctions ?? []
+  const at = lookedAt.value
+  const clicked = at && all.find((one) => Math.hypot(one.at[0] - at[0], one.at[1] - at[1]) < 1e-3)
+  return clicked ?? all.reduce<(typeof all)[number] | null>((most, one) => (most === null || one.peak > most.peak ? one : most), null)
+})
+
+function chooseStep(i: number) {
+  step.value = step.value === i ? null : i
+}
+
+function select(join: number) {
+  step.value = null
+  void press.select(join)
+}
+</script>
+
+<template>
+  <div class="press-screen">
+    <StationRail :stations="stations" :block="block" here="press" />
+    <main v-if="shown" class="table">
+      <header>
+        <h1>{{ shown.block.name }}</h1>
+        <p class="soft">
+          <FractionText :text="shown.face.finished.join(' x ')" /> {{ shown.face.units }} finished, <FractionText :text="shown.face.unfinished.join(' x ')" /> {{ shown.face.units }} raw · {{ counted(shown.units, 'unit') }}, {{ counted(shown.totals.joins, 'seam') }}
+        </p>
+        <a class="keep" :href="fileAddress(block)" download>Keep as a file</a>
+        <p class="saved soft" role="status">{{ press.problem ? 'Not saved' : press.isSaving ? 'Saving' : 'Saved' }}</p>
+      </header>
+      <ProblemNote v-if="press.problem" class="problem" :text="press.problem" @close="press.problem = null">
+        <ElButton @click="press.open(block)">Load it again</ElButton>
+      </ProblemNote>
+      <section class="face">
+        <h2>Face <span class="soft">as it will hang</span></h2>
+        <div class="picture">
+          <BlockFace :face="shown.face" :label="`${shown.block.name}, face`" :joins="shown.joins" :highlighted="onFace" :crossings="shown.crossings" :pixels="250" />
+        </div>
+        <template v-if="junction">
+          <h2 class="lens-title">Crossing at <FractionText :text="junction.text.join(', ')" /></h2>
+          <p class="soft">{{ junction.patches }} patches meet, {{ junction.peak }} layers at most</p>
+          <div class="lens"><CrossingLens :junction="junction" :flaps="shown.flaps" :width="shown.face.width" :inches-per-unit="shown.face.units === 'mm' ? 1 / 25.4 : 1" /></div>
+        </template>
+      </section>
+      <section class="back">
+        <h2>Back <span class="soft">arrows show where the allowances lie</span></h2>
+        <div class="picture">
+          <BlockBack :name="shown.block.name" :face="shown.face" :flaps="shown.flaps" :joins="shown.joins" :crossings="shown.crossings" :selected="step === null ? press.selectedId : null" :highlighted="highlighted" :pixels="520" @select="select" @flip="press.flip" @release="press.release" @look="lookedAt = $event" />
+        </div>
+      </section>
+      <section class="strip">
+        <p v-if="step !== null" class="instruction"><b>{{ shown.steps[step]?.title }}.</b> {{ shown.steps[step]?.text }}</p>
+        <StepStrip :steps="shown.steps" :done="shown.stepsDone" :chosen="step" :face="shown.face" :joins="shown.joins" @choose="chooseStep" />
+      </section>
+    </main>
+    <aside v-if="shown" class="side">
+      <SeamPanel v-if="press.selected" :join="press.selected" :choices="press.choices" :totals="shown.totals" :is-busy="press.isSaving" @choose="press.lock(press.selected.id, $event)" @release="press.release(press.selected.id)" />
+      <section v-if="shown.locks > 0" class="rest" aria-label="The other seams">
+        <p>{{ counted(shown.locks, 'seam is', 'seams are') }} locked. The others</p>
+        <ElRadioGroup :model-value="shown.rest" aria-label="The other seams" @update:model-value="press.chooseRest($event as RestOfSeams)">
+          <ElRadioButton value="stays">stay put</ElRadioButton>
+          <ElRadioButton value="follows">follow</ElRadioButton>
+        </ElRadioGroup>
+        <ElButton link class="all" @click="press.releaseAll">Release all locks</ElButton>
+      </section>
+      <TotalsPanel :totals="shown.totals" :before="shown.withoutLocks" />
+      <p class="soft proof">{{ shown.proved ? 'Proved: no plan nests better or lies flatter.' : 'The best plan found in the time given.' }}</p>
+    </aside>
+    <main v-else class="waiting">
+      <ProblemNote v-if="press.problem" :text="press.problem" @close="press.problem = null">
+        <ElButton @click="press.open(block)">Try again</ElButton>
+      </ProblemNote>
+      <p v-else class="soft" role="status">Working out how to press it</p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.press-screen {
+  display: grid;
+  grid-template-columns: 150px minmax(0, 1fr) 316px;
+  height: 100%;
+  min-height: 760px;
+}
+
+.table {
+  display: grid;
+  grid-template: auto minmax(0, 1fr) auto / 260px minmax(0, 1fr);
+  grid-template-areas: 'head head' 'face back' 'strip strip';
+  gap: 0 20px;
+  min-width: 0;
+}
+
+header {
+  grid-area: head;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 2px 18px;
+  padding: 16px 24px 8px;
+}
+
+.keep {
+  margin-left: auto;
+}
+
+.problem {
+  position: absolute;
+  z-index: 2;
+  top: 64px;
+  left: 174px;
+  right: 340px;
+}
+
+.face {
+  grid-area: face;
+  display: grid;
+  grid-template-rows: auto 244px auto auto minmax(0, 190px);
+  align-content: start;
+  min-height: 0;
+  padding-left: 24px;
+}
+
+.face h2,
+.back h2 {
+  font-size: 18px;
+}
+
+h2 .soft {
+  font-size: 15px;
+  font-weight: 400;
+}
+
+.lens-title {
+  padding-top: 14px;
+}
+
+.face > .soft {
+  line-height: 1.2;
+}
+
+.lens {
+  width: 190px;
+  padding-top: 6px;
+  min-height: 0;
+}
+
+.back {
+  grid-area: back;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  min-height: 0;
+  padding-right: 12px;
+}
+
+.picture {
+  min-height: 0;
+}
+
+.strip {
+  grid-area: strip;
+  min-width: 0;
+  border-top: 1px solid var(--hair);
+  position: relative;
+}
+
+.instruction {
+  position: absolute;
+  bottom: 100%;
+  left: 0;
+  right: 0;
+  padding: 8px 24px;
+  background: var(--thread);
+  color: #fff;
+  font-size: 18px;
+}
+
+.side {
+  padding: 20px;
+  background: var(--paper);
+  border-left: 1px solid var(--hair);
+  overflow-y: auto;
+}
+
+.side > * + * {
+  margin-top: 16px;
+  padding-top: 16px;
+  border-top: 1px solid var(--hair);
+}
+
+.rest :deep(.el-radio-button__inner) {
+  padding: 13px 22px;
+}
+
+.rest p {
+  padding-bottom: 6px;
+}
+
+.all {
+  margin-left: 12px;
+}
+
+.proof {
+  font-size: 15px;
+}
+
+.waiting {
+  grid-column: 2 / -1;
+  padding: 40px;
+}
+
+@media (max-width: 900px) {
+  .press-screen {
+    display: flex;
+    flex-direction: column;
+    height: auto;
+  }
+
+  .table {
+    display: contents;
+  }
+
+  .back {
+    order: 1;
+    height: 560px;
+  }
+
+  .side {
+    order: 2;
+  }
+
+  .strip {
+    order: 3;
+  }
+
+  .face {
+    order: 4;
+  }
+
+  .instruction {
+    position: static;
+  }
+
+  .problem {
+    left: 24px;
+    right: 24px;
+  }
+
+  .back {
+    padding: 0 24px;
+  }
+
+  .face {
+    grid-template: auto auto 210px / 1fr 1fr;
+    grid-auto-flow: column;
+    column-gap: 24px;
+    padding: 16px 24px;
+  }
+
+  .face .picture {
+    grid-row: 2 / 4;
+    height: 240px;
+  }
+
+  .lens-title {
+    padding-top: 0;
+  }
+
+  .side {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0 32px;
+    border-left: 0;
+    border-top: 1px solid var(--hair);
+  }
+
+  .side > * + * {
+    margin-top: 0;
+    padding-top: 0;
+    border-top: 0;
+  }
+}
+</style>

@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import { RouterLink } from 'vue-router'
+import { ElButton } from 'element-plus/es/components/button/index'
+import 'element-plus/es/components/button/style/css'
+import { fileAddress } from '@/api/client'
+import ProblemNote from '@/components/ProblemNote.vue'
+import BlockFace from '@/drawing/BlockFace.vue'
+import FractionText from '@/drawing/FractionText.vue'
+import { counted } from '@/drawing/words'
+import { useShelfStore } from '@/stores/shelf'
+
+const shelf = useShelfStore()
+const picker = ref<HTMLInputElement | null>(null)
+const isOver = ref(false)
+const arrived = ref<string | null>(null)
+
+onMounted(shelf.load)
+
+async function bringIn(files: FileList | null | undefined) {
+  isOver.value = false
+  arrived.value = null
+  const file = files?.[0]
+  if (!file) return
+  const block = await shelf.bringIn(file)
+  if (block) arrived.value = block.name
+  if (picker.value) picker.value.value = ''
+}
+</script>
+
+<template>
+  <main class="shelf" :class="{ over: isOver }" @dragover.prevent="isOver = true" @dragleave.self="isOver = false" @drop.prevent="bringIn($event.dataTransfer?.files)">
+    <header>
+      <div>
+        <p class="wordmark">Keen Seam</p>
+        <h1>Blocks on the shelf</h1>
+      </div>
+      <div class="bring-in">
+        <span class="soft">Drop a block file here, or</span>
+        <ElButton type="primary" @click="picker?.click()">Choose a file</ElButton>
+        <input ref="picker" class="visually-hidden" type="file" accept=".json,application/json" aria-label="Block file" tabindex="-1" @change="bringIn(picker?.files)" />
+      </div>
+    </header>
+
+    <ProblemNote v-if="shelf.problem" :text="shelf.problem" @close="shelf.problem = null" />
+    <p v-else-if="arrived" class="arrived" role="status">“{{ arrived }}” is on the shelf now.</p>
+    <div v-if="shelf.takenOff" class="taken" role="status">
+      <span>“{{ shelf.takenOff.name }}” is off the shelf.</span>
+      <ElButton @click="shelf.putBack">Put it back</ElButton>
+    </div>
+
+    <ul v-if="shelf.blocks.length > 0" class="blocks">
+      <li v-for="block in shelf.blocks" :key="block.id">
+        <RouterLink class="open" :to="{ name: 'press', params: { block: block.id } }" :aria-label="`Open ${block.name}`">
+          <BlockFace :face="block.face" :label="`${block.name}, face`" :pixels="300" />
+        </RouterLink>
+        <div class="caption">
+          <h2>{{ block.name }}</h2>
+          <p class="soft">
+            <FractionText :text="block.face.finished.join(' x ')" /> {{ block.face.units }} finished, {{ counted(block.units, 'unit') }}<template v-if="block.stepsDone > 0">, {{ counted(block.stepsDone, 'step') }} done</template>
+          </p>
+        </div>
+        <div class="deeds">
+          <a :href="fileAddress(block.id)" download>Keep as a file</a>
+          <button type="button" @click="shelf.takeOff(block)">Take off</button>
+        </div>
+      </li>
+    </ul>
+    <div v-else-if="shelf.isLoaded" class="empty">
+      <h2>The shelf is empty</h2>
+      <p>Blocks you bring in stand here. Choose a block file, <code>*.keenseam.json</code>, to begin.</p>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.shelf {
+  min-height: 100%;
+  padding: 28px 40px 40px;
+}
+
+.shelf.over {
+  outline: 4px dashed var(--thread);
+  outline-offset: -12px;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: flex-end;
+  gap: 16px;
+  padding-bottom: 20px;
+}
+
+.wordmark {
+  font-weight: 700;
+  color: var(--thread);
+}
+
+h1 {
+  font-size: 32px;
+}
+
+.bring-in {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+}
+
+.arrived,
+.taken {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  min-height: 52px;
+  font-size: 17px;
+}
+
+.blocks {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  gap: 36px 44px;
+  padding-top: 16px;
+}
+
+.blocks li {
+  display: grid;
+  gap: 4px;
+}
+
+.open {
+  display: block;
+  aspect-ratio: 1;
+  padding: 14px;
+  background: var(--paper);
+  border: 1px solid var(--hair);
+}
+
+.open:hover {
+  border-color: var(--thread);
+}
+
+.caption {
+  padding-top: 10px;
+}
+
+.caption p {
+  font-size: 17px;
+}
+
+.deeds {
+  display: flex;
+  gap: 24px;
+}
+
+.deeds a,
+.deeds button {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--thread);
+  font-size: 16px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+.empty {
+  padding: 80px 0;
+  text-align: center;
+}
+
+@media (max-width: 900px) {
+  .shelf {
+    padding: 20px;
+  }
+}
+</style>

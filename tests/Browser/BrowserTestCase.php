@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\NoSuchElementException;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverDimension;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+
+/** A real Chromium on the real application, with a free port and a fresh shelf for every test. */
+abstract class BrowserTestCase extends TestCase
+{
+    private const FAILURES = __DIR__.'/../failures';
+
+    protected RemoteWebDriver $browser;
+
+    protected string $address;
+
+    private static ?Process $driver = null;
+
+    private static int $driverPort;
+
+    private Process $server;
+
+    private string $folder;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$driverPort = self::freePort();
+        self::$driver = new Process(['chromedriver', '--port='.self::$driverPort]);
+        self::$driver->start();
+        self::waitForPort(self::$driverPort);
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$driver?->stop(2);
+    }
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir().'/keenseam-'.bin2hex(random_bytes(6));
+        mkdir($this->folder);
+        touch($this->folder.'/shelf.sqlite');
+        $port = self::freePort();
+        $this->address = "http://127.0.0.1:$port";
+        $environment = ['PORT' => (string) $port, 'DB_DATABASE' => $this->folder.'/shelf.sqlite', 'APP_ENV' => 'production', 'CACHE_STORE' => 'array'];
+        (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed'], self::root(), $environment))->mustRun();
+        $this->server = new Process(['bin/serve'], self::root(), $environment);
+        $this->server->disableOutput();
+        $this->server->start();
+        self::waitForPort($port);
+        $this->browser = $this->openBrowser();
+    }
+
+    protected function tearDown(): void
+    {
+        if ($this->status()->isFailure() || $this->status()->isError()) {
+            is_dir(self::FAILURES) || mkdir(self::FAILURES);
+            $this->browser->takeScreenshot(self::FAILURES.'/'.$this->name().'.png');
+        }
+        $this->browser->quit();
+        $this->server->stop(1, SIGKILL);
+        // The server's workers outlive it when it is killed; they hold the port's number in their command line.
+        (new Process(['pkill', '-KILL', '-f', '--', '-S '.substr($this->address, 7)]))->run();
+        (new Process(['rm', '-rf', $this->folder]))->run();
+    }
+
+    protected function visit(string $path): void
+    {
+        $this->browser->get($this->address.$path);
+    }
+
+    protected function find(string $selector): RemoteWebElement
+    {
+        return $this->until(fn (): RemoteWebElement => $this->browser->findElement(WebDriverBy::cssSelector($selector)), "nothing matches $selector");
+    }
+
+    /** The button or link of that name. */
+    protected function named(string $name): RemoteWebElement
+    {
+        $path = sprintf('//*[self::a or self::button][normalize-space(.)="%1$s" or @aria-label="%1$s"]', $name);
+
+        return $this->until(fn (): RemoteWebElement => $this->browser->findElement(WebDriverBy::xpath($path)), "there is no button or link \"$name\"");
+    }
+
+    protected function attribute(string $selector, string $name): string
+    {
+        return $this->until(fn (): string => (string) $this->browser->findElement(WebDriverBy::cssSelector($selector))->getAttribute($name), "nothing matches $selector");
+    }
+
+    /** @return list<string> */
+    protected function texts(string $selector): array
+    {
+        return array_map(static fn (RemoteWebElement $element): string => $element->getText(), array_values($this->browser->findElements(WebDriverBy::cssSelector($selector))));
+    }
+
+    protected function seesText(string $text): void
+    {
+        $this->until(fn (): bool => str_contains($this->browser->findElement(WebDriverBy::tagName('body'))->getText(), $text), "the page does not say \"$text\"");
+        self::assertStringContainsString($text, $this->find('body')->getText());
+    }
+
+    protected function waitUntil(\Closure $isSo, string $else): void
+    {
+        self::assertNotFalse($this->until($isSo, $else));
+    }
+
+    /** Clicks what is drawn, where it is drawn. */
+    protected function clickOn(string $selector): void
+    {
+        $this->browser->action()->moveToElement($this->find($selector))->click()->perform();
+    }
+
+    protected function press(string $key): void
+    {
+        $this->browser->switchTo()->activeElement()->sendKeys($key);
+    }
+
+    protected static function root(): string
+    {
+        return dirname(__DIR__, 2);
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): T $look
+     *
+     * @return T as soon as it is neither false nor an element that is not there
+     */
+    private function until(\Closure $look, string $else): mixed
+    {
+        $end = microtime(true) + 10;
+        do {
+            try {
+                $found = $look();
+                if ($found !== false) {
+                    return $found;
+                }
+            } catch (NoSuchElementException|StaleElementReferenceException) {
+            }
+            usleep(20_000);
+        } while (microtime(true) < $end);
+        self::fail($else);
+    }
+
+    private function openBrowser(): RemoteWebDriver
+    {
+        $options = (new ChromeOptions())->addArguments([
+            '--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update',
+            '--disable-sync', '--no-first-run', '--disable-dev-shm-usage', '--user-data-dir='.$this->folder.'/profile',
+        ]);
+        $options->setExperimentalOption('prefs', ['download.default_directory' => $this->folder]);
+        $browser = RemoteWebDriver::create('http://127.0.0.1:'.self::$driverPort, DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options), 30_000, 60_000);
+        $browser->manage()->window()->setSize(new WebDriverDimension(1280, 800));
+
+        return $browser;
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('No free port.');
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr($name, (int) strrpos($name, ':') + 1);
+    }
+
+    private static function waitForPort(int $port): void
+    {
+        $end = microtime(true) + 15;
+        while (($socket = @fsockopen('127.0.0.1', $port)) === false) {
+            microtime(true) < $end ?: throw new \RuntimeException("Nothing answers on port $port.");
+            usleep(20_000);
+        }
+        fclose($socket);
+    }
+}

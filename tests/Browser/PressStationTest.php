@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+final class PressStationTest extends BrowserTestCase
+{
+    public function test_a_flipped_seam_stacks_its_crossing_stays_so_and_can_be_let_go(): void
+    {
+        $this->visit('/');
+        $this->named('Open Slack Water')->click();
+        $before = $this->station();
+        self::assertSame('nested', $before['crossing']);
+        self::assertSame('9', $before['totals']['nested']);
+
+        $this->clickOn('.arrows .reach'); // any seam's arrow can be clicked; the next lines use a known one
+        $this->waitUntil(fn (): bool => $this->attribute('.seam.chosen', 'data-locked') === 'true', 'the clicked seam is not locked');
+        $this->named('Release the lock')->click();
+        $this->waitUntil(fn (): bool => $this->station() === $before, 'not as before the first flip');
+
+        $this->flipFromThePanel(16);
+        $this->waitUntil(fn (): bool => $this->station()['crossing'] === 'stacked', 'the crossing does not stack');
+        $flipped = $this->station();
+        self::assertSame(['8', '1'], [$flipped['totals']['nested'], $flipped['totals']['stacked']]);
+        self::assertNotSame($before['press'], $flipped['press']);
+        $this->seesText('1 fewer than planned');
+
+        $this->browser->navigate()->refresh();
+        $this->waitUntil(fn (): bool => $this->station() === $flipped, 'not the same after loading the page again');
+
+        $this->clickOn('.seam[data-join="16"] .reach');
+        $this->named('Release the lock')->click();
+        $this->waitUntil(fn (): bool => $this->station() === $before, 'not as before after the lock was let go');
+    }
+
+    public function test_everything_works_from_the_keyboard(): void
+    {
+        $this->visit('/blocks/2/press');
+        $before = $this->station();
+        $this->browser->executeScript("document.querySelector('.seam[tabindex=\"0\"]').focus()");
+        $this->press(WebDriverKeys::ARROW_RIGHT);
+        $this->press(WebDriverKeys::ARROW_LEFT);
+        $this->waitUntil(fn (): bool => $this->attribute('.seam.chosen', 'data-join') === '16', 'the arrow keys do not lead back');
+        $this->press(' ');
+        $this->waitUntil(fn (): bool => $this->station()['crossing'] === 'stacked', 'Space does not flip');
+        $this->press('l');
+        $this->waitUntil(fn (): bool => $this->station() === $before, 'L does not let go');
+    }
+
+    public function test_the_other_seams_follow_when_asked(): void
+    {
+        $this->visit('/blocks/2/press');
+        $this->flipFromThePanel(16);
+        $this->waitUntil(fn (): bool => $this->station()['crossing'] === 'stacked', 'the crossing does not stack');
+        $this->find('.rest .el-radio-button:last-child')->click();
+        $this->waitUntil(fn (): bool => $this->station()['totals']['stacked'] === '0', 'the rest does not follow');
+        self::assertSame('true', $this->attribute('.seam[data-join="16"]', 'data-locked'));
+    }
+
+    public function test_two_windows_never_overwrite_each_other_unseen(): void
+    {
+        $this->visit('/blocks/2/press');
+        $this->find('.seam[data-join="16"]');
+        $first = $this->browser->getWindowHandle();
+        $this->browser->switchTo()->newWindow();
+        $this->visit('/blocks/2/press');
+        $this->flipFromThePanel(20);
+        $this->waitUntil(fn (): bool => $this->attribute('.seam[data-join="20"]', 'data-locked') === 'true', 'not locked');
+
+        $this->browser->switchTo()->window($first);
+        $this->flipFromThePanel(16);
+        $this->seesText('"Slack Water" was changed in another window.');
+        $this->named('Load it again')->click();
+        $this->waitUntil(fn (): bool => $this->attribute('.seam[data-join="20"]', 'data-locked') === 'true', 'the other window\'s lock is not shown');
+        self::assertSame('false', $this->attribute('.seam[data-join="16"]', 'data-locked'));
+    }
+
+    public function test_the_steps_are_followed_and_kept(): void
+    {
+        $this->visit('/blocks/2/press');
+        $this->clickOn('.step[data-step="6"]');
+        $this->seesText('Sew row 1: 4 units, one after the other.');
+        self::assertNotSame([], $this->browser->findElements(WebDriverBy::cssSelector('.block-back .seam.strong')));
+        self::assertNotSame([], $this->browser->findElements(WebDriverBy::cssSelector('.face .seam-highlight')));
+
+        $this->visit('/blocks/2/machine');
+        $this->find('.step[data-step="0"]');
+        $this->press(' ');
+        $this->find('.step[data-step="1"]');
+        $this->press(WebDriverKeys::ENTER);
+        $this->find('.step[data-step="2"]');
+        $this->press('b');
+        $this->find('.step[data-step="1"]');
+        $this->browser->navigate()->refresh();
+        $this->find('.step[data-step="1"]');
+        $this->seesText('step 2 of 20');
+    }
+
+    /** @return array{crossing: string, press: string, totals: array<string, string>} */
+    private function station(): array
+    {
+        $this->find('.totals');
+        $totals = [];
+        foreach (['nested', 'stacked', 'flat', 'lopsided'] as $kind) {
+            $totals[$kind] = $this->find(".legend [data-total=\"$kind\"] .count")->getText();
+        }
+
+        return [
+            'crossing' => $this->attribute('[data-crossing="3 3"]', 'data-kind'),
+            'press' => $this->attribute('.seam[data-join="16"]', 'data-press'),
+            'totals' => $totals,
+        ];
+    }
+
+    private function flipFromThePanel(int $join): void
+    {
+        $this->clickOn(".seam[data-join=\"$join\"] .reach");
+        $this->waitUntil(fn (): bool => $this->attribute('.seam.chosen', 'data-join') === (string) $join, 'the seam is not chosen');
+        $this->find('.way:not(.now)')->click();
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Geometry;
+
+use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Geometry\OutlineNotConvex;
+use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Geometry\Segment;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class ConvexPolygonTest extends TestCase
+{
+    public function test_either_way_round_is_the_same_outline(): void
+    {
+        self::assertEquals(self::outline('0,0 4,0 0,4')->key(), self::outline('0,0 0,4 4,0')->key());
+        self::assertSame(16, self::outline('0,0 0,4 4,0')->areaDoubled());
+    }
+
+    public function test_corners_in_line_are_dropped(): void
+    {
+        self::assertCount(4, self::outline('0,0 2,0 4,0 4,4 0,4 0,3')->points);
+    }
+
+    /** @return array<string, array{string}> */
+    public static function impossible(): array
+    {
+        return [
+            'no area' => ['0,0 2,2 4,4'],
+            'two corners' => ['0,0 2,2'],
+            'a dent' => ['0,0 4,0 1,1 0,4'],
+            'crossing itself' => ['0,0 4,4 4,0 0,4'],
+            'twice round' => ['0,0 4,0 4,4 0,4 -1,-1 5,-1 5,5 -1,5'],
+        ];
+    }
+
+    #[DataProvider('impossible')]
+    public function test_refuses_what_is_not_convex(string $corners): void
+    {
+        $this->expectException(OutlineNotConvex::class);
+        self::outline($corners);
+    }
+
+    public function test_only_a_whole_common_edge_can_be_sewn(): void
+    {
+        $upper = self::outline('0,0 4,0 4,2 0,2');
+
+        self::assertEquals(Segment::between(new Point(0, 2), new Point(4, 2)), $upper->sharedEdge(self::outline('0,2 4,2 4,6 0,6')));
+        self::assertNull($upper->sharedEdge(self::outline('0,2 2,2 2,6 0,6')), 'half an edge');
+        self::assertNull($upper->sharedEdge(self::outline('4,2 6,2 6,6 4,6')), 'a corner');
+    }
+
+    public function test_two_sewn_triangles_make_a_square_without_a_fifth_corner(): void
+    {
+        $a = self::outline('0,0 4,0 0,4');
+        $b = self::outline('4,0 4,4 0,4');
+
+        self::assertSame(self::outline('0,0 4,0 4,4 0,4')->key(), $a->joinedWith($b, Segment::between(new Point(4, 0), new Point(0, 4)))->key());
+    }
+
+    public function test_outlines_that_only_touch_do_not_overlap(): void
+    {
+        $square = self::outline('0,0 4,0 4,4 0,4');
+
+        self::assertFalse($square->overlaps(self::outline('4,0 8,0 8,4 4,4')));
+        self::assertTrue($square->overlaps(self::outline('3,3 8,3 8,8 3,8')));
+        self::assertTrue($square->overlaps($square));
+    }
+
+    public function test_four_quarter_turns_change_nothing(): void
+    {
+        $triangle = self::outline('1,0 5,0 1,7');
+
+        self::assertSame($triangle->key(), $triangle->turnedAbout(new Point(0, 0), 4)->key());
+        self::assertNotSame($triangle->key(), $triangle->turnedAbout(new Point(0, 0), 1)->key());
+    }
+
+    private static function outline(string $corners): ConvexPolygon
+    {
+        return ConvexPolygon::of(array_map(static function (string $corner): Point {
+            [$x, $y] = explode(',', $corner);
+
+            return new Point((int) $x, (int) $y);
+        }, explode(' ', $corners)));
+    }
+}

@@ -1,0 +1,17 @@
+import { fileURLToPath } from 'node:url'
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  base: '/build/',
+  publicDir: false,
+  plugins: [vue()],
+  resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
+  build: {
+    outDir: 'public/build',
+    emptyOutDir: true,
+    manifest: 'manifest.json',
+    rollupOptions: { input: 'resources/js/main.ts' },
+  },
+  test: { include: ['tests/Frontend/**/*.test.ts'] },
+})
