@@ -53,7 +53,7 @@ final class PlanDocument
                 'at' => $lattice->toText($junction->at),
                 'patches' => count($junction->patchIds),
                 'peak' => $peak,
-            ], $plan->junctions, $plan->peaks),
+            ], $plan->junctions, $plan->peaks()),
             'steps' => array_map(static fn (Step $step): array => [
                 'do' => $step->do->value,
                 'joins' => $step->joins,

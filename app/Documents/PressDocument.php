@@ -12,7 +12,6 @@ use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Pressing\Back;
 use KeenSeam\Core\Pressing\Flap;
 use KeenSeam\Core\Pressing\Junction;
-use KeenSeam\Core\Pressing\Layers;
 use KeenSeam\Core\Pressing\Locks;
 use KeenSeam\Core\Pressing\MatchReport;
 use KeenSeam\Core\Pressing\PressDirection;
@@ -71,7 +70,7 @@ final class PressDocument
     /** @return array<string, int|string> */
     public static function figures(PressingPlan $plan): array
     {
-        return [...PlanDocument::totals($plan), 'thickest' => $plan->peaks === [] ? 1 : max($plan->peaks)];
+        return [...PlanDocument::totals($plan), 'thickest' => max(1, ...$plan->peaks())];
     }
 
     /** @return list<array<string, mixed>> */
@@ -119,15 +118,13 @@ final class PressDocument
     private static function junctions(PressingPlan $plan): array
     {
         $lattice = $plan->construction->face->lattice;
-        $layers = new Layers($plan->construction, $plan->pressing);
-        $radius = $lattice->toFloatSteps(Junction::radius());
 
-        return array_map(static fn (Junction $junction, int $peak): array => [
+        return array_map(static fn (Junction $junction, array $plies): array => [
             'at' => FaceDocument::point($junction->at, $lattice),
             'text' => $lattice->toText($junction->at),
             'patches' => count($junction->patchIds),
-            'peak' => $peak,
-            'plies' => $layers->around($junction->at, $radius),
-        ], $plan->junctions, $plan->peaks);
+            'peak' => max(0, ...$plies),
+            'plies' => $plies,
+        ], $plan->junctions, $plan->plies);
     }
 }

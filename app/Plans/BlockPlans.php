@@ -6,6 +6,7 @@ namespace App\Plans;
 
 use App\BlockFiles\BlockFileReader;
 use App\Models\ShelfBlock;
+use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
@@ -24,7 +25,10 @@ final readonly class BlockPlans
     /** Seconds a screen waits for the best plan of a very large block. */
     private const PATIENCE = 8.0;
 
-    public function __construct(private BlockFileReader $reader) {}
+    public function __construct(
+        private BlockFileReader $reader,
+        private Repository $cache,
+    ) {}
 
     public function face(ShelfBlock $block): Face
     {
@@ -33,12 +37,12 @@ final readonly class BlockPlans
 
     private function planner(ShelfBlock $block): PressingPlanner
     {
-        return new PressingPlanner(Construction::of($this->face($block), Order::Rows));
+        return new PressingPlanner(Construction::of($this->face($block), Order::Rows), CachedPlans::of($this->cache, $block->document));
     }
 
-    private function locks(ShelfBlock $block, PressingPlanner $planner): Locks
+    public function locks(ShelfBlock $block): Locks
     {
-        return new Locks($planner->construction, $block->locks);
+        return new Locks(Construction::of($this->face($block), Order::Rows), $block->locks);
     }
 
     /** Whether the two are sewn along the same seams in the same order, so that what was said of a seam still holds. */
@@ -56,7 +60,7 @@ final readonly class BlockPlans
     public function press(ShelfBlock $block): PressStation
     {
         $planner = $this->planner($block);
-        $locks = $this->locks($block, $planner);
+        $locks = new Locks($planner->construction, $block->locks);
 
         return new PressStation(
             $block,
@@ -76,7 +80,7 @@ final readonly class BlockPlans
     public function choices(ShelfBlock $block, int $join): array
     {
         $planner = $this->planner($block);
-        $locks = $this->locks($block, $planner);
+        $locks = new Locks($planner->construction, $block->locks);
         $directions = PressStyle::Nest->directions();
 
         return array_combine(

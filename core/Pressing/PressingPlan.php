@@ -13,7 +13,7 @@ final readonly class PressingPlan
      * @param list<MatchReport> $matches     strictly inside the joins, by join and along it
      * @param list<MatchReport> $ends        the same at the ends of joins; they cost nothing
      * @param list<Junction>    $junctions
-     * @param list<int>         $peaks       the most plies round each junction
+     * @param list<list<int>>   $plies       round each junction, as Layers::around() counts them
      * @param list<TurnedUnit>  $turnedUnits
      * @param Cost|null         $bound       no plan under the same locks costs less; null where nobody searched
      */
@@ -23,11 +23,17 @@ final readonly class PressingPlan
         public array $matches,
         public array $ends,
         public array $junctions,
-        public array $peaks,
+        public array $plies,
         public Cost $cost,
         public array $turnedUnits = [],
         public ?Cost $bound = null,
     ) {}
+
+    /** @return list<int> the most plies round each junction */
+    public function peaks(): array
+    {
+        return array_map(static fn (array $plies): int => max(0, ...$plies), $this->plies);
+    }
 
     /** Whether no other plan costs less. */
     public function isProved(): bool
@@ -48,11 +54,16 @@ final readonly class PressingPlan
             $this->matches,
             $this->ends,
             $this->junctions,
-            $this->peaks,
+            $this->plies,
             $this->cost,
             $turnedUnits,
             $bound,
         );
+    }
+
+    public function priced(Cost $cost): self
+    {
+        return new self($this->construction, $this->pressing, $this->matches, $this->ends, $this->junctions, $this->plies, $cost);
     }
 
     public function count(Nesting $nesting): int

@@ -20,8 +20,10 @@ final class PressingPlanner
     /** @var array<string, array{PressingModel, Optimum}> what was found without locks, by style */
     private array $withoutLocks = [];
 
-    public function __construct(public readonly Construction $construction)
-    {
+    public function __construct(
+        public readonly Construction $construction,
+        private readonly ?PlanMemory $memory = null,
+    ) {
         $this->junctions = Junction::allOn($construction->face);
     }
 
@@ -76,15 +78,15 @@ final class PressingPlanner
                 $ends[] = $this->report($join->id, $meeting, $pressing);
             }
         }
-        $peaks = $this->peaks($pressing);
+        $plan = new PressingPlan($this->construction, $pressing, $matches, $ends, $this->junctions, $this->plies($pressing), new Cost());
         foreach ($matches as $match) {
             $cost = $cost->plus(new Cost(mismatch: $match->nesting->mismatch()));
         }
-        foreach ($peaks as $peak) {
+        foreach ($plan->peaks() as $peak) {
             $cost = $cost->plus(new Cost(peakSquared: $peak ** 2));
         }
 
-        return new PressingPlan($this->construction, $pressing, $matches, $ends, $this->junctions, $peaks, $cost);
+        return $plan->priced($cost);
     }
 
     /** The plan as the quilter wants it: her locks, and the other seams staying or following. */
@@ -110,8 +112,15 @@ final class PressingPlanner
     private function solved(PressStyle $style, array $locks, ?\Closure $timeIsUp): array
     {
         $model = new PressingModel($this->construction, $this->junctions, $style, $locks);
+        $name = implode(' ', [$style->value, ...array_map(static fn (Lock $lock): string => $lock->toText(), $locks)]);
+        $kept = $this->memory?->recall($name);
+        $optimum = $kept === null ? null : Optimum::fromArray($kept);
+        if ($optimum === null) {
+            $optimum = $model->solve($timeIsUp ?? static fn (): bool => false);
+            $this->memory?->keep($name, $optimum->toArray());
+        }
 
-        return [$model, $model->solve($timeIsUp ?? static fn (): bool => false)];
+        return [$model, $optimum];
     }
 
     private function report(int $join, Meeting $meeting, Pressing $pressing): MatchReport
@@ -131,15 +140,12 @@ final class PressingPlanner
         ));
     }
 
-    /** @return list<int> */
-    private function peaks(Pressing $pressing): array
+    /** @return list<list<int>> */
+    private function plies(Pressing $pressing): array
     {
         $layers = new Layers($this->construction, $pressing);
         $radius = $this->construction->face->lattice->toFloatSteps(Junction::radius());
 
-        return array_map(
-            static fn (Junction $junction): int => max(0, ...$layers->around($junction->at, $radius)),
-            $this->junctions,
-        );
+        return array_map(static fn (Junction $junction): array => $layers->around($junction->at, $radius), $this->junctions);
     }
 }

@@ -36,6 +36,9 @@ final class PressingModel
     /** @var list<Factor> */
     private array $factors = [];
 
+    /** Pricing a known plan needs the variables only; the costs are worked out when somebody searches. */
+    private bool $isWeighed = false;
+
     /**
      * @param list<Junction> $junctions
      * @param list<Lock>     $locks
@@ -50,14 +53,18 @@ final class PressingModel
     ) {
         $this->makeVariables();
         $this->applyLocks();
-        $this->weighSeams();
-        $this->weighMatches();
-        $this->weighJunctions();
     }
 
     /** @param \Closure(): bool $timeIsUp */
     public function solve(\Closure $timeIsUp): Optimum
     {
+        if (! $this->isWeighed) {
+            $this->weighSeams();
+            $this->weighMatches();
+            $this->weighJunctions();
+            $this->isWeighed = true;
+        }
+
         return Search::best(array_map(count(...), $this->values), $this->factors, $timeIsUp);
     }
 

@@ -23,8 +23,8 @@ const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} 
         <dt>{{ figure.words }}</dt>
         <dd>
           <b>{{ figure.value }}</b><span class="of">{{ figure.of }}</span>
-          <span v-if="figure.change !== 0" class="change">{{ signed(figure.change) }} than planned</span>
         </dd>
+        <dd v-if="figure.change !== 0" class="change">{{ signed(figure.change) }} than planned</dd>
       </div>
     </dl>
     <ul class="legend" aria-label="Crossings">
@@ -45,43 +45,36 @@ const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} 
 }
 
 .figures div {
-  display: flex;
-  flex-flow: row-reverse wrap;
-  justify-content: flex-end;
-  align-items: baseline;
+  display: grid;
+  grid-template-columns: 74px 1fr;
   column-gap: 8px;
+  align-items: baseline;
+}
+
+.figures dt {
+  grid-area: 1 / 2;
 }
 
 .figures dd {
-  min-width: 74px;
+  grid-area: 1 / 1;
+  white-space: nowrap;
 }
 
-.figures b {
-  font-size: 26px;
-  font-weight: 650;
-}
-
-.of {
-  font-weight: 600;
-}
-
-.change {
-  display: block;
+.figures .change {
+  grid-area: 2 / 2;
   color: var(--brick);
   font-size: 15px;
   font-weight: 600;
 }
 
-.figures div:has(.change) {
-  display: block;
+.figures b {
+  font-size: 26px;
+  font-weight: 650;
+  line-height: 1.15;
 }
 
-.figures div:has(.change) dt {
-  display: inline;
-}
-
-.figures div:has(.change) dd {
-  display: inline;
+.of {
+  font-weight: 600;
 }
 
 .legend {

@@ -77,6 +77,9 @@ const marks = computed(() => props.crossings.map((crossing) => ({ ...crossing, a
 const across = computed(() => rulerMarks(props.face.width).marks)
 const down = computed(() => rulerMarks(props.face.height).marks)
 
+/** Where seams cannot be chosen, only the arrows of the step in hand are shown. */
+const arrowed = computed(() => (props.isLive ? seams.value : seams.value.filter((seam) => isStrong(seam.join.id))))
+
 const isStrong = (id: number) => props.highlighted.includes(id)
 const isChosen = (join: JoinShown) => props.selected !== null && join.id === props.selected
 const isInPile = (join: JoinShown) => props.selected !== null && join.pile.includes(props.selected)
@@ -161,7 +164,7 @@ async function onKey(event: KeyboardEvent, id: number) {
       />
     </g>
     <g
-      v-for="seam in seams"
+      v-for="seam in arrowed"
       :key="`a${seam.join.id}`"
       class="arrows"
       :class="{ chosen: isChosen(seam.join), 'in-pile': isInPile(seam.join), strong: isStrong(seam.join.id), live: isLive }"
@@ -171,7 +174,7 @@ async function onKey(event: KeyboardEvent, id: number) {
       <g v-for="(arrow, i) in seam.arrows" :key="i" :transform="`translate(${arrow.at[0]} ${arrow.at[1]}) scale(${scale * (isLive ? 1 : 1.8)})`">
         <circle class="reach" r="17" />
         <path v-if="arrow.angle !== null" class="arrow" :transform="`rotate(${arrow.angle})`" d="M-10 -2.2 H2 V-7 L11 0 L2 7 V2.2 H-10 Z" />
-        <path v-else class="arrow open"  d="M-9 0 L-3 -5 V-1.5 H3 V-5 L9 0 L3 5 V1.5 H-3 V5 Z" />
+        <path v-else class="arrow open" d="M-9 0 L-3 -5 V-1.5 H3 V-5 L9 0 L3 5 V1.5 H-3 V5 Z" />
         <g v-if="seam.join.locked && i === 0" class="lock" transform="translate(13 -13)">
           <circle r="8" />
           <path d="M-3 -0.5 V-2 A3 3 0 0 1 3 -2 V-0.5 M-4 -0.5 H4 V4.5 H-4 Z" />

@@ -7,6 +7,7 @@ import ProblemNote from '@/components/ProblemNote.vue'
 import StitchLine from '@/components/StitchLine.vue'
 import BlockBack from '@/drawing/BlockBack.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
+import { boxRound } from '@/drawing/geometry'
 import { usePressStore } from '@/stores/press'
 
 const props = defineProps<{ block: number }>()
@@ -36,6 +37,12 @@ const patches = computed(() => (step.value === null ? undefined : (picture.value
 const seams = computed(() => {
   const here = patches.value && new Set(patches.value)
   return (shown.value?.joins ?? []).filter((join) => here === undefined || join.patches.every((patch) => here.has(patch)))
+})
+/** Rows are wide and low: their two pictures stand one above the other. */
+const isWide = computed(() => {
+  const here = new Set(patches.value ?? [])
+  const box = boxRound((shown.value?.face.patches ?? []).filter((patch) => here.has(patch.id)).flatMap((patch) => patch.points))
+  return box.width > 2 * box.height
 })
 const deed = computed(() => ({ join: 'Sewn', press: 'Pressed', 'lay-out': 'Laid out' })[step.value?.do ?? 'join'])
 const caution = computed(
@@ -86,7 +93,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
         <h1>All sewn and pressed</h1>
         <p class="text">Square up the block and measure it: {{ shown.face.unfinished.join(' x ') }} {{ shown.face.units }} from raw edge to raw edge. Not into the allowance.</p>
       </section>
-      <div class="pictures">
+      <div class="pictures" :class="{ wide: isWide }">
         <figure>
           <figcaption>Face</figcaption>
           <BlockFace :face="shown.face" :label="`Face: ${step?.title ?? 'the whole block'}`" :joins="shown.joins" :highlighted="step?.joins ?? []" :patches="patches" close-up :pixels="420" />
@@ -156,6 +163,11 @@ h1 {
   flex: 1;
   min-height: 0;
   padding: 8px 0 12px;
+}
+
+.pictures.wide {
+  grid-template-columns: 1fr;
+  grid-template-rows: 1fr 1fr;
 }
 
 figure {

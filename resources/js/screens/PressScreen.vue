@@ -231,8 +231,13 @@ h2 .soft {
   padding-bottom: 6px;
 }
 
-.all {
-  margin-left: 12px;
+.rest .all {
+  display: flex;
+  min-height: 44px;
+  margin: 0;
+  color: var(--thread);
+  text-decoration: underline;
+  text-underline-offset: 3px;
 }
 
 .proof {

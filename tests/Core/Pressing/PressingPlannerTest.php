@@ -86,7 +86,7 @@ final class PressingPlannerTest extends TestCase
         self::assertSame([Nesting::Nested], array_map(static fn (MatchReport $match): Nesting => $match->nesting, $before->matches));
         self::assertSame([Nesting::Stacked], array_map(static fn (MatchReport $match): Nesting => $match->nesting, $after->matches));
         self::assertSame($before->pressing->directions[1], $after->pressing->directions[1]);
-        self::assertSame([7, 9], [$before->peaks[0], $after->peaks[0]]);
+        self::assertSame([7, 9], [$before->peaks()[0], $after->peaks()[0]]);
     }
 
     public function test_a_unit_seam_flips_in_the_whole_pile(): void
