@@ -16,6 +16,7 @@ use KeenSeam\Core\Pressing\MatchReport;
 use KeenSeam\Core\Pressing\Nesting;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Pressing\PressStyle;
 
 /** The open plan format, schema/plan.schema.json. */
 final class PlanDocument
@@ -25,7 +26,7 @@ final class PlanDocument
     public const VERSION = 1;
 
     /** @return array<string, mixed> */
-    public static function of(PressingPlan $plan): array
+    public static function of(PressingPlan $plan, PressStyle $style): array
     {
         $lattice = $plan->construction->face->lattice;
         $matches = self::byJoin($plan->matches, $lattice);
@@ -60,8 +61,8 @@ final class PlanDocument
                 'text' => $step->text,
             ], PlanSteps::of($plan)),
             'totals' => self::totals($plan),
-            'proved' => $plan->isProved(),
-            ...self::gap($plan),
+            'proved' => $plan->proved,
+            ...self::gap($plan, $style),
         ];
     }
 
@@ -83,31 +84,21 @@ final class PlanDocument
     }
 
     /** @return array{gap?: array{figure: string, plan: float|int, bound: float|int}} */
-    private static function gap(PressingPlan $plan): array
+    private static function gap(PressingPlan $plan, PressStyle $style): array
     {
-        if ($plan->bound === null || $plan->isProved()) {
+        if ($plan->bound === null || $plan->proved) {
             return [];
         }
-        foreach (self::figures($plan->cost) as $figure => $value) {
-            $bound = self::figures($plan->bound)[$figure];
-            if ($value !== $bound) {
-                return ['gap' => ['figure' => $figure, 'plan' => $value, 'bound' => $bound]];
+        $bound = $plan->bound->figures($style);
+        foreach ($plan->cost->figures($style) as $figure => $value) {
+            if ($value !== $bound[$figure]) {
+                $unit = $figure === 'shadow' ? Cost::SHADOW_STEPS : 1;
+
+                return ['gap' => ['figure' => $figure, 'plan' => $value / $unit, 'bound' => $bound[$figure] / $unit]];
             }
         }
 
         return [];
-    }
-
-    /** @return array<string, float|int> */
-    private static function figures(Cost $cost): array
-    {
-        return [
-            'mismatch' => $cost->mismatch,
-            'peak_squared' => $cost->peakSquared,
-            'folded' => $cost->folded,
-            'shadow' => (float) $cost->shadowText(),
-            'furls' => $cost->furls,
-        ];
     }
 
     /**

@@ -45,8 +45,10 @@ final class PressDocument
                 'title' => $step->title,
                 'text' => $step->text,
             ], PlanSteps::of($plan)),
-            'stepsDone' => $station->block->steps_done,
-            'proved' => $station->withoutLocks->isProved(),
+            'stepsDone' => $station->block->stepsDoneNow(),
+            'order' => $station->block->order->value,
+            'style' => $station->block->style->value,
+            'proved' => $station->withoutLocks->proved,
         ];
     }
 

@@ -18,7 +18,7 @@ final class ShelfDocument
             'name' => $block->name,
             'version' => $block->version,
             'units' => count($face->whole->parts),
-            'stepsDone' => $block->steps_done,
+            'stepsDone' => $block->stepsDoneNow(),
             'face' => FaceDocument::of($face),
         ];
     }

@@ -8,19 +8,23 @@ use App\Exceptions\ChangedElsewhere;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\PressStyle;
 use KeenSeam\Core\Pressing\RestOfSeams;
 
 /**
  * A block on the quilter's shelf: its file, and how far she has come with it.
  *
- * @property int         $id
- * @property string      $name
- * @property string      $document   the block file's text, as it was brought in
- * @property list<Lock>  $locks      seams whose pressing she decided herself
- * @property RestOfSeams $rest
- * @property int         $steps_done of the plan's steps
- * @property int         $version    grows with every save; a save that does not know the newest one is refused
+ * @property int                       $id
+ * @property string                    $name
+ * @property string                    $document   the block file's text, as it was brought in
+ * @property Order                     $order      in which she sews it
+ * @property PressStyle                $style      in which she presses it
+ * @property RestOfSeams               $rest
+ * @property array<string, list<Lock>> $locks      seams whose pressing she decided herself, by order
+ * @property array<string, int>        $steps_done of the plan's steps, by order
+ * @property int                       $version    grows with every save; a save that does not know the newest one is refused
  */
 final class ShelfBlock extends Model
 {
@@ -29,9 +33,11 @@ final class ShelfBlock extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'locks' => LocksCast::class,
+        'order' => Order::class,
+        'style' => PressStyle::class,
         'rest' => RestOfSeams::class,
-        'steps_done' => 'integer',
+        'locks' => LocksCast::class,
+        'steps_done' => 'array',
         'version' => 'integer',
     ];
 
@@ -55,5 +61,22 @@ final class ShelfBlock extends Model
             throw ChangedElsewhere::block($this->name);
         }
         $this->syncOriginal();
+    }
+
+    /** @return list<Lock> of the order in which the block is sewn now */
+    public function locksNow(): array
+    {
+        return $this->locks[$this->order->value] ?? [];
+    }
+
+    /** @param list<Lock> $locks */
+    public function lockNow(array $locks): void
+    {
+        $this->locks = [$this->order->value => $locks] + $this->locks;
+    }
+
+    public function stepsDoneNow(): int
+    {
+        return $this->steps_done[$this->order->value] ?? 0;
     }
 }

@@ -9,7 +9,6 @@ use App\Models\ShelfBlock;
 use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
-use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Pressing\Lock;
@@ -17,7 +16,7 @@ use KeenSeam\Core\Pressing\Locks;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressingPlanner;
-use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\PressQuestion;
 
 /** Asks core for the plans of a block on the shelf. */
 final readonly class BlockPlans
@@ -35,14 +34,9 @@ final readonly class BlockPlans
         return Face::of($this->reader->read($block->document));
     }
 
-    private function planner(ShelfBlock $block): PressingPlanner
-    {
-        return new PressingPlanner(Construction::of($this->face($block), Order::Rows), CachedPlans::of($this->cache, $block->document));
-    }
-
     public function locks(ShelfBlock $block): Locks
     {
-        return new Locks(Construction::of($this->face($block), Order::Rows), $block->locks);
+        return new Locks($this->construction($block), $block->locksNow());
     }
 
     /** Whether the two are sewn along the same seams in the same order, so that what was said of a seam still holds. */
@@ -50,7 +44,7 @@ final readonly class BlockPlans
     {
         $seams = fn (ShelfBlock $block): array => array_map(
             static fn (Join $join): array => [$join->seam->from->key(), $join->seam->to->key()],
-            $this->planner($block)->construction->joins,
+            $this->construction($block)->joins,
         );
 
         return $seams($a) === $seams($b);
@@ -60,18 +54,18 @@ final readonly class BlockPlans
     public function press(ShelfBlock $block): PressStation
     {
         $planner = $this->planner($block);
-        $locks = new Locks($planner->construction, $block->locks);
+        $question = new PressQuestion($block->style, $block->locksNow());
 
         return new PressStation(
             $block,
-            $planner->planned(PressStyle::Nest, $locks, $block->rest, $this->patience()),
-            $planner->best(PressStyle::Nest, [], $this->patience()),
-            $locks,
+            $planner->planned($question, $block->rest, $this->patience()),
+            $planner->best($question->withoutLocks(), $this->patience()),
+            new Locks($planner->construction, $block->locksNow()),
         );
     }
 
     /**
-     * The quilter's plan with one seam pressed each way the style knows.
+     * The quilter's plan with one seam pressed each way there is.
      *
      * @return array<string, PressingPlan> by direction
      *
@@ -80,18 +74,24 @@ final readonly class BlockPlans
     public function choices(ShelfBlock $block, int $join): array
     {
         $planner = $this->planner($block);
-        $locks = new Locks($planner->construction, $block->locks);
-        $directions = PressStyle::Nest->directions();
+        $locks = new Locks($planner->construction, $block->locksNow());
+        $choices = [];
+        foreach (PressDirection::cases() as $direction) {
+            $question = new PressQuestion($block->style, $locks->with(new Lock($join, $direction))->all);
+            $choices[$direction->value] = $planner->planned($question, $block->rest, $this->patience());
+        }
 
-        return array_combine(
-            array_map(static fn (PressDirection $direction): string => $direction->value, $directions),
-            array_map(fn (PressDirection $direction): PressingPlan => $planner->planned(
-                PressStyle::Nest,
-                $locks->with(new Lock($join, $direction)),
-                $block->rest,
-                $this->patience(),
-            ), $directions),
-        );
+        return $choices;
+    }
+
+    private function planner(ShelfBlock $block): PressingPlanner
+    {
+        return new PressingPlanner($this->construction($block), CachedPlans::of($this->cache, $block->document.$block->order->value));
+    }
+
+    private function construction(ShelfBlock $block): Construction
+    {
+        return Construction::of($this->face($block), $block->order);
     }
 
     /** @return \Closure(): bool */

@@ -78,6 +78,12 @@ final readonly class Join implements Assembly
         ));
     }
 
+    /** The segment that ends, or begins, at the end of the seam that lies there. */
+    public function segmentAt(Point $end): int
+    {
+        return $this->seam->from->equals($end) ? 0 : $this->segmentCount() - 1;
+    }
+
     public function meetingAt(Point $at): Meeting
     {
         foreach ($this->meetings as $meeting) {

@@ -5,23 +5,48 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Assembly;
 
 use KeenSeam\Core\Assembly\Internal\BandOrder;
-use KeenSeam\Core\Block\Grid;
+use KeenSeam\Core\Assembly\Internal\SewnItem;
+use KeenSeam\Core\Assembly\Internal\StraightOrder;
+use KeenSeam\Core\Block\GridUnit;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\SewingOrder;
 
 /** The orders in which a grid can be sewn together. */
 enum Order: string
 {
     case Rows = 'rows';
+    case Columns = 'columns';
+    case Quarters = 'quarters';
+    case Diagonal = 'diagonal';
+    case Around = 'around';
+    case Best = 'best';
 
     /**
-     * The numbers in the result count the grid's cells in reading order.
+     * The numbers in the result count the parts of the placed grid: its cells in reading order.
+     *
+     * Diagonal rows run through the cells of the block, so inside a nested grid its own rows are sewn instead.
      *
      * @throws SetInSeamNeeded
      */
-    public function sewing(Grid $grid): SewingOrder
+    public function sewing(PlacedUnit $placed): SewingOrder
     {
+        $unit = $placed->cell->unit;
+        if (! $unit instanceof GridUnit) {
+            throw new \LogicException('Only grids are sewn in an order of their own.');
+        }
+
         return match ($this) {
-            self::Rows => BandOrder::rowsFirst($grid->cells),
+            self::Rows, self::Diagonal => BandOrder::bands($unit->grid->cells, true),
+            self::Columns => BandOrder::bands($unit->grid->cells, false),
+            self::Quarters => BandOrder::halves($unit->grid->cells),
+            self::Around => BandOrder::around($unit->grid->cells),
+            self::Best => StraightOrder::best(array_map(SewnItem::of(...), $placed->parts)),
         };
+    }
+
+    /** Whether the block is sewn from its patches, whatever cells they lie in. */
+    public function runsThroughCells(): bool
+    {
+        return $this === self::Diagonal;
     }
 }

@@ -10,8 +10,9 @@ use KeenSeam\Core\Block\Turn;
 final readonly class SelfTurn
 {
     /**
-     * @param array<int, array{join: int, swapped: bool}> $origins for each join of the class as placed: the join that
-     *                                                             comes to lie there, and whether its left part comes to lie on the right
+     * @param array<int, array{join: int, swapped: bool, reversed: bool}> $origins for each join of the class as placed: the
+     *                                                                             join that comes to lie there, whether its left part comes to lie on the right, and
+     *                                                                             whether its start comes to lie at the end
      */
     public function __construct(
         public Turn $turn,

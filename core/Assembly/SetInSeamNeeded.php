@@ -26,7 +26,16 @@ final class SetInSeamNeeded extends \DomainException implements KeenSeamProblem
         ), $ids);
     }
 
-    /** @param non-empty-list<Cell> $cells */
+    /** @param list<int> $items numbers of the parts of one unit that no straight line divides */
+    public static function amongItems(array $items): self
+    {
+        return new self(sprintf(
+            'No straight seam takes patches %s of a unit apart; they need a set-in or partial seam. Divide one of them along a straight line.',
+            implode(', ', array_map(static fn (int $item): int => $item + 1, $items)),
+        ));
+    }
+
+    /** @param list<Cell> $cells */
     public static function amongCells(array $cells): self
     {
         $places = array_map(static fn (Cell $cell): string => sprintf('row %d column %d', $cell->row, $cell->column), $cells);

@@ -29,6 +29,8 @@ final class BlockFile
     /** @var array<string, Fabric> */
     private array $fabrics = [];
 
+    private LengthUnit $unit = LengthUnit::Inch;
+
     private function __construct() {}
 
     /**
@@ -51,6 +53,7 @@ final class BlockFile
         }
         $unit = LengthUnit::tryFrom($file->text('units'))
             ?? throw BlockNotPossible::because('"units" is neither "in" nor "mm". Write one of the two.', '/units');
+        $this->unit = $unit;
         $size = $file->object('finished');
         $this->readFabrics($file);
 
@@ -127,22 +130,86 @@ final class BlockFile
         if ($kind === GridUnit::KIND) {
             return new GridUnit($this->grid($entry, $depth + 1));
         }
+        if ($kind === FlippedCornersUnit::KIND) {
+            return $this->flippedCorners($entry);
+        }
+        if ($kind === PatchesUnit::KIND) {
+            return $this->patches($entry);
+        }
         $patterns = UnitPatterns::all();
         $pattern = $patterns[$kind] ?? throw BlockNotPossible::because(
-            sprintf('"%s" is not a unit. Use one of: %s, %s.', mb_substr($kind, 0, 40), implode(', ', array_keys($patterns)), GridUnit::KIND),
+            sprintf('"%s" is not a unit. Use one of: %s, %s.', mb_substr($kind, 0, 40), implode(', ', array_keys($patterns)), implode(', ', [FlippedCornersUnit::KIND, GridUnit::KIND, PatchesUnit::KIND])),
             $entry->at('unit'),
         );
-        $keys = $entry->texts('fabrics');
-        if (count($keys) !== count($pattern->outlines)) {
-            throw BlockNotPossible::fabricCount($pattern, count($pattern->outlines), count($keys), $entry->at('fabrics'));
+
+        return new PatternUnit($pattern, $this->fabricsOf($entry, $kind, count($pattern->outlines)));
+    }
+
+    private function flippedCorners(Fields $entry): FlippedCornersUnit
+    {
+        [$base] = $this->fabricsOf($entry, FlippedCornersUnit::KIND, 1);
+        $given = $entry->object('corners');
+        $corners = [];
+        foreach (Corner::cases() as $corner) {
+            if ($given->has($corner->value)) {
+                $fields = $given->object($corner->value);
+                $corners[] = new FlippedCorner($corner, $this->fabric($fields), $this->length($fields, 'size', $this->unit, 'the size of a corner'));
+            }
+        }
+        if ($corners === []) {
+            throw BlockNotPossible::because('No corner is flipped here. Give at least one of tl, tr, br, bl, or use a plain patch.', $given->where);
         }
 
-        return new PatternUnit($pattern, array_map(
+        return new FlippedCornersUnit($base, $corners, $this->unit, $given->where);
+    }
+
+    private function patches(Fields $entry): PatchesUnit
+    {
+        $pieces = [];
+        foreach ($entry->objects('patches') as $patch) {
+            $corners = [];
+            foreach ($patch->lists('points') as $i => $point) {
+                if (count($point) !== 2 || ! is_string($point[0]) || ! is_string($point[1])) {
+                    throw BlockNotPossible::because('A corner of a patch is two texts, like ["0", "1/2"]. Correct it.', $patch->at('points/'.$i));
+                }
+                $corners[] = [$this->share($point[0], $patch->at("points/$i/0")), $this->share($point[1], $patch->at("points/$i/1"))];
+            }
+            $pieces[] = [$this->fabric($patch), $corners];
+        }
+
+        return PatchesUnit::of($pieces, $entry->at('patches'));
+    }
+
+    private function share(string $text, string $where): Fraction
+    {
+        try {
+            return Length::parse($text)->inches;
+        } catch (LengthNotReadable) {
+            throw BlockNotPossible::because(sprintf('"%s" is not a fraction of the cell. Write it like "0", "1/3" or "0.5".', mb_substr($text, 0, 40)), $where);
+        }
+    }
+
+    /** @return non-empty-list<Fabric> */
+    private function fabricsOf(Fields $entry, string $kind, int $patches): array
+    {
+        $keys = $entry->texts('fabrics');
+        if (count($keys) !== $patches) {
+            throw BlockNotPossible::fabricCount($kind, $patches, count($keys), $entry->at('fabrics'));
+        }
+
+        return array_map(
             fn (string $key, int $i): Fabric => $this->fabrics[$key]
                 ?? throw BlockNotPossible::unknownFabric(mb_substr($key, 0, 20), $entry->at('fabrics/'.$i)),
             $keys,
             array_keys($keys),
-        ));
+        );
+    }
+
+    private function fabric(Fields $entry): Fabric
+    {
+        $key = $entry->text('fabric');
+
+        return $this->fabrics[$key] ?? throw BlockNotPossible::unknownFabric(mb_substr($key, 0, 20), $entry->at('fabric'));
     }
 
     /** @return non-empty-list<Fraction> */

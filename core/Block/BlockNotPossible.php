@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Block;
 
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Measure\Fraction;
 
 /** A block description that reads well but cannot be a block. */
 final class BlockNotPossible extends \InvalidArgumentException implements KeenSeamProblem
@@ -45,11 +46,24 @@ final class BlockNotPossible extends \InvalidArgumentException implements KeenSe
         return new self(sprintf('There is no fabric "%s". Add it to "fabrics", or use one that is there.', $key), $where);
     }
 
-    public static function fabricCount(Unit|UnitPattern $unit, int $needed, int $given, string $where): self
+    public static function fabricCount(string $kind, int $needed, int $given, string $where): self
     {
-        $name = $unit instanceof Unit ? $unit->kind() : $unit->kind;
+        return new self(sprintf('A %s takes %d fabrics but %d are given. List one fabric a patch.', $kind, $needed, $given), $where);
+    }
 
-        return new self(sprintf('A %s has %d patches but %d fabrics are given. List one fabric a patch.', $name, $needed, $given), $where);
+    public static function cornerTooLarge(Corner $corner, Fraction $leg, Fraction $side, string $where): self
+    {
+        return new self(sprintf(
+            'The %s corner has a leg of %s, but the side it lies on is only %s. Make the corner smaller.',
+            $corner->words(),
+            $leg->toText(),
+            $side->toText(),
+        ), $where.'/'.$corner->value);
+    }
+
+    public static function cornersOverlap(Corner $a, Corner $b, string $where): self
+    {
+        return new self(sprintf('The %s and the %s corner overlap. Make one of them smaller.', $a->words(), $b->words()), $where.'/'.$b->value);
     }
 
     public static function tooMany(string $what, int $limit, string $where): self

@@ -11,6 +11,9 @@ use KeenSeam\Core\Geometry\Lattice;
 /** The block's face at finished size: every patch and unit where it lies, on one exact lattice. */
 final readonly class Face
 {
+    /** Twice the most cells: a top of half-square triangles. */
+    public const MOST_PATCHES = 12_000;
+
     /**
      * @param non-empty-list<Patch> $patches by id
      * @param PlacedUnit            $whole   the block itself, seen as a grid unit; its parts are the units of the cells

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Block;
 
-final readonly class PatternUnit implements Unit
+use KeenSeam\Core\Measure\Fraction;
+
+final readonly class PatternUnit implements PieceUnit
 {
-    /** @param list<Fabric> $fabrics one a patch of the pattern */
+    /** @param non-empty-list<Fabric> $fabrics one a patch of the pattern */
     public function __construct(
         public UnitPattern $pattern,
         public array $fabrics,
@@ -14,6 +16,16 @@ final readonly class PatternUnit implements Unit
         if (count($fabrics) !== count($pattern->outlines)) {
             throw new \LogicException('A unit needs one fabric a patch.');
         }
+    }
+
+    public function pieces(Fraction $width, Fraction $height): array
+    {
+        return array_map(static fn (Fabric $fabric, array $outline): array => [$fabric, $outline], $this->fabrics, $this->pattern->outlines);
+    }
+
+    public function sewing(): SewingOrder
+    {
+        return $this->pattern->sewing;
     }
 
     public function kind(): string

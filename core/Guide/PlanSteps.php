@@ -112,16 +112,17 @@ final class PlanSteps
     /** @return list<Step> */
     private function turnSteps(): array
     {
-        if ($this->plan->turnedUnits === []) {
+        $turned = array_values(array_filter($this->plan->turnedUnits, static fn (TurnedUnit $unit): bool => $unit->turn !== null));
+        if ($turned === []) {
             return [];
         }
-        $units = array_map(fn (TurnedUnit $turned) => $this->construction->classes[$turned->unitClass]->members[$turned->member], $this->plan->turnedUnits);
+        $units = array_map(fn (TurnedUnit $unit) => $this->construction->classes[$unit->unitClass]->members[$unit->member], $turned);
         $words = array_map(static fn ($unit, TurnedUnit $turned): string => sprintf(
             'the one at row %d, column %d by %d degrees',
             $unit->cell->row,
             $unit->cell->column,
-            $turned->turn->value,
-        ), $units, $this->plan->turnedUnits);
+            $turned->turn->value ?? 0,
+        ), $units, $turned);
         $patches = array_merge(...array_map(static fn ($unit): array => array_map(static fn ($patch): int => $patch->id, $unit->patches()), $units));
 
         return [new Step(StepKind::LayOut, [], $patches, [], 'Lay out', sprintf(

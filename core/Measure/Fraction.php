@@ -45,6 +45,11 @@ final readonly class Fraction
         return new self(-$this->numerator, $this->denominator);
     }
 
+    public function absolute(): self
+    {
+        return $this->numerator < 0 ? $this->negated() : $this;
+    }
+
     public function times(self $other): self
     {
         // Crosswise reduction first keeps the products small.

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Pressing;
 
-/** What a pressing plan costs; smaller is better, compared from the first figure to the last. */
+/** What a pressing plan costs; smaller is better. Which figures count first is the style's business. */
 final readonly class Cost
 {
     /** Shadow is weighed in billionths of the block's unit of length, so that sums do not depend on their order. */
-    private const SHADOW_STEPS = 1_000_000_000;
+    public const SHADOW_STEPS = 1_000_000_000;
 
     /**
      * @param int $mismatch    twice the stacked match points plus the lopsided ones
@@ -16,6 +16,8 @@ final readonly class Cost
      * @param int $folded      seam ends folded back
      * @param int $shadowSteps length of seams pressed toward a lighter patch from a darker one, in billionths
      * @param int $furls       places where a join changes its direction
+     * @param int $overLump    plies above the limit of style mixed, summed over junctions
+     * @param int $unlocked    three times the stacked, twice the lopsided and once the flat match points
      */
     public function __construct(
         public int $mismatch = 0,
@@ -23,11 +25,23 @@ final readonly class Cost
         public int $folded = 0,
         public int $shadowSteps = 0,
         public int $furls = 0,
+        public int $overLump = 0,
+        public int $unlocked = 0,
     ) {}
 
     public static function ofShadow(float $length): self
     {
         return new self(shadowSteps: (int) round($length * self::SHADOW_STEPS));
+    }
+
+    public static function ofPeak(int $peak, int $lump): self
+    {
+        return new self(peakSquared: $peak ** 2, overLump: max(0, $peak - $lump));
+    }
+
+    public static function ofNesting(Nesting $nesting): self
+    {
+        return new self(mismatch: $nesting->mismatch(), unlocked: $nesting->unlocked());
     }
 
     public function plus(self $other): self
@@ -38,17 +52,29 @@ final readonly class Cost
             $this->folded + $other->folded,
             $this->shadowSteps + $other->shadowSteps,
             $this->furls + $other->furls,
+            $this->overLump + $other->overLump,
+            $this->unlocked + $other->unlocked,
         );
     }
 
-    public function compareTo(self $other): int
+    public function compareTo(self $other, PressStyle $style): int
     {
-        return $this->toList() <=> $other->toList();
+        return array_values($this->figures($style)) <=> array_values($other->figures($style));
     }
 
-    public function equals(self $other): bool
+    /** @return array<string, int> in the order in which the style compares them */
+    public function figures(PressStyle $style): array
     {
-        return $this->toList() === $other->toList();
+        $first = $style->goesByTheLump()
+            ? ['over_lump' => $this->overLump, 'unlocked' => $this->unlocked]
+            : ['mismatch' => $this->mismatch];
+
+        return $first + [
+            'peak_squared' => $this->peakSquared,
+            'folded' => $this->folded,
+            'shadow' => $this->shadowSteps,
+            'furls' => $this->furls,
+        ];
     }
 
     /** In the block's unit of length, for people: six places at most. */
@@ -57,11 +83,5 @@ final readonly class Cost
         $text = number_format($this->shadowSteps / self::SHADOW_STEPS, 6, '.', '');
 
         return rtrim(rtrim($text, '0'), '.');
-    }
-
-    /** @return array{int, int, int, int, int} */
-    private function toList(): array
-    {
-        return [$this->mismatch, $this->peakSquared, $this->folded, $this->shadowSteps, $this->furls];
     }
 }

@@ -18,17 +18,6 @@ final class LockNotPossible extends \InvalidArgumentException implements KeenSea
         return new self(sprintf('There is no join %d. This block\'s joins are numbered from 0 to %d.', $join, $joins - 1));
     }
 
-    public static function notInStyle(Lock $lock, PressStyle $style): self
-    {
-        return new self(sprintf(
-            'Style %s presses no seam %s, but join %d is locked so. Lock it %s, or choose another style.',
-            $style->value,
-            $lock->direction->value,
-            $lock->join,
-            implode(' or ', array_map(static fn (PressDirection $d): string => $d->value, $style->directions())),
-        ));
-    }
-
     /** @param list<Lock> $locks */
     public static function contradicting(array $locks): self
     {

@@ -43,6 +43,17 @@ enum Nesting: string
         };
     }
 
+    /** What counts in style mixed: three times the stacked, twice the lopsided, once the flat. */
+    public function unlocked(): int
+    {
+        return match ($this) {
+            self::Stacked => 3,
+            self::Lopsided => 2,
+            self::Flat => 1,
+            self::Nested => 0,
+        };
+    }
+
     /** Null when the seam is open. */
     private static function liesTowardStart(Segment $join, Point $at, Join $seam, PressDirection $press): ?bool
     {

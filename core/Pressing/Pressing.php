@@ -30,12 +30,10 @@ final readonly class Pressing
     /** The direction at the end of a join that lies at the given point. */
     public function atEnd(Join $join, Point $end): PressDirection
     {
-        $segments = $this->directions[$join->id];
-
-        return $segments[$join->seam->from->equals($end) ? 0 : count($segments) - 1];
+        return $this->directions[$join->id][$join->segmentAt($end)];
     }
 
-    /** @return list<PressDirection> of one join, start to end */
+    /** @return non-empty-list<PressDirection> of one join, start to end */
     public function of(Join $join): array
     {
         return $this->directions[$join->id];

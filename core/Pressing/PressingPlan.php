@@ -16,6 +16,7 @@ final readonly class PressingPlan
      * @param list<list<int>>   $plies       round each junction, as Layers::around() counts them
      * @param list<TurnedUnit>  $turnedUnits
      * @param Cost|null         $bound       no plan under the same locks costs less; null where nobody searched
+     * @param bool              $proved      whether the plan reaches the bound
      */
     public function __construct(
         public Construction $construction,
@@ -27,6 +28,7 @@ final readonly class PressingPlan
         public Cost $cost,
         public array $turnedUnits = [],
         public ?Cost $bound = null,
+        public bool $proved = false,
     ) {}
 
     /** @return list<int> the most plies round each junction */
@@ -35,18 +37,12 @@ final readonly class PressingPlan
         return array_map(static fn (array $plies): int => max(0, ...$plies), $this->plies);
     }
 
-    /** Whether no other plan costs less. */
-    public function isProved(): bool
-    {
-        return $this->bound !== null && $this->bound->equals($this->cost);
-    }
-
     /**
      * The same plan with what the search adds to its price.
      *
      * @param list<TurnedUnit> $turnedUnits
      */
-    public function found(array $turnedUnits, ?Cost $bound): self
+    public function found(array $turnedUnits, ?Cost $bound, bool $proved): self
     {
         return new self(
             $this->construction,
@@ -58,6 +54,7 @@ final readonly class PressingPlan
             $this->cost,
             $turnedUnits,
             $bound,
+            $proved,
         );
     }
 

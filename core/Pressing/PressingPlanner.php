@@ -17,8 +17,8 @@ final class PressingPlanner
     /** @var list<Junction> */
     private readonly array $junctions;
 
-    /** @var array<string, array{PressingModel, Optimum}> what was found without locks, by style */
-    private array $withoutLocks = [];
+    /** @var array<string, array{PressingModel, Optimum}> what was found, by question */
+    private array $solved = [];
 
     public function __construct(
         public readonly Construction $construction,
@@ -30,47 +30,54 @@ final class PressingPlanner
     /**
      * The plan that costs least while the locks hold.
      *
-     * @param list<Lock>              $locks
      * @param (\Closure(): bool)|null $timeIsUp asked now and then; once true, the best plan so far is given with its gap
      *
      * @throws LockNotPossible
      */
-    public function best(PressStyle $style, array $locks = [], ?\Closure $timeIsUp = null): PressingPlan
+    public function best(PressQuestion $question, ?\Closure $timeIsUp = null): PressingPlan
     {
-        [$model, $optimum] = $locks === [] ? $this->withoutLocks($style, $timeIsUp) : $this->solved($style, $locks, $timeIsUp);
+        [$model, $optimum] = $this->solved($question, $timeIsUp);
         if ($optimum->boundHigh >= Weight::FORBIDDEN) {
-            throw LockNotPossible::contradicting($locks);
+            throw LockNotPossible::contradicting($question->locks);
         }
-        $plan = $this->price(Pressing::wholeJoins($this->construction, $model->directions($optimum->values)));
 
-        return $plan->found($model->turnedUnits($optimum->values), Weight::toCost($optimum->boundHigh, $optimum->boundLow));
+        return $this->price($model->variables->pressing($optimum->values), $question)->found(
+            $model->variables->turnedUnits($optimum->values),
+            Weight::toCost($optimum->boundHigh, $optimum->boundLow, $question->style),
+            $optimum->exact,
+        );
     }
 
     /**
      * The plan that costs least without locks, and then the quilter's seams changed in it: what she sees at once after
      * flipping a seam, before anything else follows. A seam of a unit changes in all units of its class.
      *
-     * @param list<Lock>              $locks
      * @param (\Closure(): bool)|null $timeIsUp
      *
      * @throws LockNotPossible
      */
-    public function bestThenFlipped(PressStyle $style, array $locks, ?\Closure $timeIsUp = null): PressingPlan
+    public function bestThenFlipped(PressQuestion $question, ?\Closure $timeIsUp = null): PressingPlan
     {
-        [$model, $optimum] = $this->withoutLocks($style, $timeIsUp);
-        $values = array_reduce($locks, $model->flipped(...), $optimum->values);
-        $plan = $this->price(Pressing::wholeJoins($this->construction, $model->directions($values)));
+        [$model, $optimum] = $this->solved($question->withoutLocks(), $timeIsUp);
+        $overrides = [];
+        foreach ($question->locks as $lock) {
+            $overrides = $model->variables->overriding($optimum->values, $lock) + $overrides;
+        }
 
-        return $plan->found($model->turnedUnits($values), null);
+        return $this->price($model->variables->pressing($optimum->values, $overrides), $question)->found(
+            $model->variables->turnedUnits($optimum->values),
+            null,
+            false,
+        );
     }
 
     /** What any pressing costs, whoever chose it. */
-    public function price(Pressing $pressing): PressingPlan
+    public function price(Pressing $pressing, PressQuestion $question): PressingPlan
     {
         $cost = new Cost();
         $matches = $ends = [];
         foreach ($this->construction->joins as $join) {
-            $cost = $cost->plus(SeamCosts::of($join, $pressing->of($join)[0], $this->construction->face->lattice));
+            $cost = $cost->plus(SeamCosts::ofJoin($join, $pressing->of($join), $this->construction->face->lattice));
             foreach ($join->matchPoints() as $meeting) {
                 $matches[] = $this->report($join->id, $meeting, $pressing);
             }
@@ -80,44 +87,50 @@ final class PressingPlanner
         }
         $plan = new PressingPlan($this->construction, $pressing, $matches, $ends, $this->junctions, $this->plies($pressing), new Cost());
         foreach ($matches as $match) {
-            $cost = $cost->plus(new Cost(mismatch: $match->nesting->mismatch()));
+            $cost = $cost->plus(Cost::ofNesting($match->nesting));
         }
         foreach ($plan->peaks() as $peak) {
-            $cost = $cost->plus(new Cost(peakSquared: $peak ** 2));
+            $cost = $cost->plus(Cost::ofPeak($peak, $question->lump));
         }
 
         return $plan->priced($cost);
     }
 
     /** The plan as the quilter wants it: her locks, and the other seams staying or following. */
-    public function planned(PressStyle $style, Locks $locks, RestOfSeams $rest, ?\Closure $timeIsUp = null): PressingPlan
+    public function planned(PressQuestion $question, RestOfSeams $rest, ?\Closure $timeIsUp = null): PressingPlan
     {
-        return match ($rest) {
-            RestOfSeams::Follows => $this->best($style, $locks->all, $timeIsUp),
-            RestOfSeams::Stays => $locks->all === [] ? $this->best($style, [], $timeIsUp) : $this->bestThenFlipped($style, $locks->all, $timeIsUp),
-        };
+        return $rest === RestOfSeams::Follows || $question->locks === []
+            ? $this->best($question, $timeIsUp)
+            : $this->bestThenFlipped($question, $timeIsUp);
     }
 
     /** @return array{PressingModel, Optimum} */
-    private function withoutLocks(PressStyle $style, ?\Closure $timeIsUp): array
+    private function solved(PressQuestion $question, ?\Closure $timeIsUp): array
     {
-        return $this->withoutLocks[$style->value] ??= $this->solved($style, [], $timeIsUp);
+        $known = $this->solved[$question->name()] ?? null;
+        if ($known === null) {
+            $known = $this->solve($question, $timeIsUp ?? static fn (): bool => false);
+            if ($known[1]->exact) {
+                $this->solved[$question->name()] = $known; // a plan found in a hurry may be bettered when asked again
+            }
+        }
+
+        return $known;
     }
 
     /**
-     * @param list<Lock> $locks
+     * @param \Closure(): bool $timeIsUp
      *
      * @return array{PressingModel, Optimum}
      */
-    private function solved(PressStyle $style, array $locks, ?\Closure $timeIsUp): array
+    private function solve(PressQuestion $question, \Closure $timeIsUp): array
     {
-        $model = new PressingModel($this->construction, $this->junctions, $style, $locks);
-        $name = implode(' ', [$style->value, ...array_map(static fn (Lock $lock): string => $lock->toText(), $locks)]);
-        $kept = $this->memory?->recall($name);
+        $model = new PressingModel($this->construction, $this->junctions, $question);
+        $kept = $this->memory?->recall($question->name());
         $optimum = $kept === null ? null : Optimum::fromArray($kept);
         if ($optimum === null) {
-            $optimum = $model->solve($timeIsUp ?? static fn (): bool => false);
-            $this->memory?->keep($name, $optimum->toArray());
+            $optimum = $model->solve($timeIsUp);
+            $this->memory?->keep($question->name(), $optimum->toArray());
         }
 
         return [$model, $optimum];

@@ -14,9 +14,12 @@ return new class () extends Migration
             $table->id();
             $table->string('name');
             $table->text('document');
-            $table->json('locks');
-            $table->string('rest');
-            $table->unsignedInteger('steps_done')->default(0);
+            $table->string('order')->default('rows');
+            $table->string('style')->default('nest');
+            $table->string('rest')->default('stays');
+            // Both by order of sewing: what was said of one order is there again when the quilter comes back to it.
+            $table->json('locks')->default('{}');
+            $table->json('steps_done')->default('{}');
             $table->unsignedInteger('version')->default(1);
             $table->timestamps();
             $table->softDeletes();

@@ -7,7 +7,6 @@ namespace Database\Seeders;
 use App\BlockFiles\BlockFileReader;
 use App\Models\ShelfBlock;
 use Illuminate\Database\Seeder;
-use KeenSeam\Core\Pressing\RestOfSeams;
 
 /** Puts the demo blocks on a shelf that never had a block. A demo the quilter took away stays away. */
 final class DatabaseSeeder extends Seeder
@@ -22,8 +21,6 @@ final class DatabaseSeeder extends Seeder
             ShelfBlock::query()->create([
                 'name' => $reader->read($text)->name,
                 'document' => $text,
-                'locks' => [],
-                'rest' => RestOfSeams::Stays,
             ]);
         }
     }

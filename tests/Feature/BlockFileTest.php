@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\ShelfBlock;
+use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Block\GridUnit;
+use KeenSeam\Core\Block\PatchesUnit;
 use KeenSeam\Core\Block\UnitPatterns;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\Blocks;
@@ -104,7 +106,7 @@ final class BlockFileTest extends TestCase
         $schema = json_decode((string) file_get_contents(base_path('schema/block.schema.json')), true, 512, JSON_THROW_ON_ERROR);
 
         self::assertEqualsCanonicalizing(
-            [...array_keys(UnitPatterns::all()), GridUnit::KIND],
+            [...array_keys(UnitPatterns::all()), FlippedCornersUnit::KIND, GridUnit::KIND, PatchesUnit::KIND],
             $schema['$defs']['cell']['properties']['unit']['enum'],
         );
     }

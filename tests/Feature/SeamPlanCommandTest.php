@@ -92,8 +92,8 @@ final class SeamPlanCommandTest extends TestCase
     public static function refused(): array
     {
         return [
-            'unknown style' => [['--style=starch'], '--style is "starch". Use one of: nest.'],
-            'unknown order' => [['--order=spiral'], '--order is "spiral". Use one of: rows.'],
+            'unknown style' => [['--style=starch'], '--style is "starch". Use one of: nest, nest-furl, open, dark, mixed.'],
+            'unknown order' => [['--order=spiral'], '--order is "spiral". Use one of: rows, columns, quarters, diagonal, around, best.'],
             'unreadable lock' => [['--lock=here'], '"here" is not a lock. Write a join\'s number and left, right or open, like 12:left.'],
             'no such join' => [['--lock=99:left'], 'There is no join 99. This block\'s joins are numbered from 0 to 15.'],
             'no number' => [['--time-limit=soon'], '--time-limit is "soon". Give a number, zero or more.'],

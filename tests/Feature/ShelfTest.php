@@ -49,11 +49,11 @@ final class ShelfTest extends TestCase
         $this->putJson('/api/blocks/2/locks/16', ['direction' => 'left'], self::seen(1))->assertOk();
         $recoloured = str_replace('#d9a13b', '#cc8800', self::demo('slack-water'));
         $this->call('PUT', '/api/blocks/2', server: ['HTTP_IF_MATCH' => '"2"'], content: $recoloured)->assertOk();
-        self::assertCount(1, ShelfBlock::query()->findOrFail(2)->locks);
+        self::assertCount(1, ShelfBlock::query()->findOrFail(2)->locksNow());
 
         $this->call('PUT', '/api/blocks/2', server: ['HTTP_IF_MATCH' => '"3"'], content: self::demo('tide-gate'))->assertOk();
         $block = ShelfBlock::query()->findOrFail(2);
-        self::assertSame([[], 0, 'Tide Gate', 4], [$block->locks, $block->steps_done, $block->name, $block->version]);
+        self::assertSame([[], 0, 'Tide Gate', 4], [$block->locksNow(), $block->stepsDoneNow(), $block->name, $block->version]);
     }
 
     public function test_a_save_over_a_version_nobody_saw_is_refused(): void
@@ -64,7 +64,7 @@ final class ShelfTest extends TestCase
             ->assertJson(['code' => 'changed-elsewhere', 'message' => '"Slack Water" was changed in another window. Load it again, then make your change.']);
         $this->putJson('/api/blocks/2/progress', ['stepsDone' => 1])->assertUnprocessable()->assertJson(['code' => 'version-not-given']);
 
-        self::assertSame(3, ShelfBlock::query()->findOrFail(2)->steps_done);
+        self::assertSame(3, ShelfBlock::query()->findOrFail(2)->stepsDoneNow());
     }
 
     public function test_progress_is_a_count(): void
@@ -72,7 +72,7 @@ final class ShelfTest extends TestCase
         foreach ([-1, '3', null, 1.5] as $wrong) {
             $this->putJson('/api/blocks/2/progress', ['stepsDone' => $wrong], self::seen(1))->assertUnprocessable();
         }
-        self::assertSame(0, ShelfBlock::query()->findOrFail(2)->steps_done);
+        self::assertSame(0, ShelfBlock::query()->findOrFail(2)->stepsDoneNow());
     }
 
     public function test_every_page_is_the_one_page_of_screens_and_sets_no_cookie(): void

@@ -7,10 +7,12 @@ namespace App\Console\Commands;
 use App\Documents\PlanDocument;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
 
 final class SeamPlan extends SeamCommand
@@ -20,10 +22,11 @@ final class SeamPlan extends SeamCommand
 
     protected $signature = 'seam:plan
         {file : a block file, *.keenseam.json}
-        {--style=nest : how to press: nest}
-        {--order=rows : how to sew: rows}
-        {--lock=* : ID:left or ID:right, fixes how a join is pressed}
-        {--lump= : plies above which style mixed opens a seam}
+        {--style=nest : how to press: nest, nest-furl, open, dark or mixed}
+        {--order=rows : how to sew: rows, columns, quarters, diagonal, around or best}
+        {--lock=* : ID:left, ID:right or ID:open, fixes how a join is pressed}
+        {--lump=10 : plies above which style mixed opens a seam}
+        {--two-piles=* : a unit class, like U1, that may be pressed in two piles}
         {--time-limit= : seconds for the search; then the best plan so far is printed with its gap}';
 
     protected $description = 'Print the order of sewing and the pressing plan of a block as JSON.';
@@ -36,10 +39,22 @@ final class SeamPlan extends SeamCommand
             static fn (mixed $lock): Lock => Lock::parse(is_string($lock) ? $lock : ''),
             array_values((array) $this->option('lock')),
         );
-        $this->amount('lump');
         $deadline = microtime(true) + ($this->amount('time-limit') ?? self::TIME_LIMIT);
         $planner = new PressingPlanner(Construction::of(Face::of($block), $order));
+        $question = new PressQuestion($style, $locks, (int) $this->amount('lump'), $this->twoPiles($planner->construction));
 
-        return PlanDocument::of($planner->best($style, $locks, static fn (): bool => microtime(true) > $deadline));
+        return PlanDocument::of($planner->best($question, static fn (): bool => microtime(true) > $deadline), $style);
+    }
+
+    /** @return list<int> */
+    private function twoPiles(Construction $construction): array
+    {
+        $labels = array_map(static fn (UnitClass $class): string => $class->label(), $construction->classes);
+
+        return array_map(static function (mixed $given) use ($labels): int {
+            $index = array_search($given, $labels, true);
+
+            return $index === false ? throw OptionNotKnown::choice('two-piles', is_string($given) ? $given : '', $labels) : (int) $index;
+        }, array_values((array) $this->option('two-piles')));
     }
 }

@@ -12,7 +12,6 @@ use App\Plans\BlockPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Pressing\RestOfSeams;
 
 final class BlockController
 {
@@ -33,7 +32,7 @@ final class BlockController
     {
         $text = $request->getContent();
         $name = $this->reader->read($text)->name;
-        $block = ShelfBlock::query()->create(['name' => $name, 'document' => $text, 'locks' => [], 'rest' => RestOfSeams::Stays]);
+        $block = ShelfBlock::query()->create(['name' => $name, 'document' => $text]);
         $block->refresh();
 
         return new JsonResponse(ShelfDocument::of($block, $this->plans->face($block)), JsonResponse::HTTP_CREATED);
@@ -56,7 +55,7 @@ final class BlockController
         $changed = clone $block;
         $changed->document = $text;
         $isSameSewing = $this->plans->isSewnAlike($block, $changed);
-        $block->saveOver(SeenVersion::of($request), ['name' => $name, 'document' => $text, ...($isSameSewing ? [] : ['locks' => [], 'steps_done' => 0])]);
+        $block->saveOver(SeenVersion::of($request), ['name' => $name, 'document' => $text, ...($isSameSewing ? [] : ['locks' => [], 'steps_done' => []])]);
 
         return new JsonResponse(ShelfDocument::of($block, $this->plans->face($block)));
     }

@@ -50,7 +50,7 @@ final readonly class LockController
     private function saved(Request $request, ShelfBlock $block, \Closure $change): JsonResponse
     {
         $version = SeenVersion::of($request);
-        $block->locks = $change($this->plans->locks($block))->all;
+        $block->lockNow($change($this->plans->locks($block))->all);
         $station = $this->plans->press($block);
         $block->saveOver($version, []);
 

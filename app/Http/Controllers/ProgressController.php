@@ -21,8 +21,8 @@ final class ProgressController
         if (! is_int($done) || $done < 0) {
             throw ChoiceNotKnown::count('stepsDone');
         }
-        $block->saveOver(SeenVersion::of($request), ['steps_done' => $done]);
+        $block->saveOver(SeenVersion::of($request), ['steps_done' => [$block->order->value => $done] + $block->steps_done]);
 
-        return new JsonResponse(['stepsDone' => $block->steps_done, 'version' => $block->version]);
+        return new JsonResponse(['stepsDone' => $block->stepsDoneNow(), 'version' => $block->version]);
     }
 }

@@ -9,53 +9,112 @@ use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\SewingOrder;
 
 /**
- * Takes a grid apart along full straight lines: into rows, each row into what stands side by side in it, and
- * so on in turn where cells span several rows or columns.
+ * Takes a grid apart along full straight lines between its cells, which may span several rows and columns.
  *
  * @internal
  */
 final class BandOrder
 {
+    /** @param array<int, Cell> $cells by their number in the grid */
+    private function __construct(private readonly array $cells) {}
+
     /**
-     * @param list<Cell> $cells
+     * Rows, each of what stands side by side in it, and so on in turn; or the same with columns first.
+     *
+     * @param array<int, Cell> $cells by their number in the grid
      *
      * @throws SetInSeamNeeded
      */
-    public static function rowsFirst(array $cells): SewingOrder
+    public static function bands(array $cells, bool $rowsFirst): SewingOrder
     {
-        $order = self::bands($cells, true);
-
-        return is_int($order) ? SewingOrder::of($order) : $order;
+        return self::asOrder((new self($cells))->banded($rowsFirst));
     }
 
-    /** @param array<int, Cell> $cells by their number in the grid */
-    private static function bands(array $cells, bool $rowsFirst): int|SewingOrder
+    /**
+     * Halves of halves: the full line nearest to the middle, upright and level in turn.
+     *
+     * @param array<int, Cell> $cells
+     *
+     * @throws SetInSeamNeeded
+     */
+    public static function halves(array $cells): SewingOrder
     {
-        if (count($cells) === 1) {
-            return (int) array_key_first($cells);
+        return self::asOrder((new self($cells))->halved(true));
+    }
+
+    /**
+     * A centre that grows strip by strip, clockwise.
+     *
+     * @param array<int, Cell> $cells
+     *
+     * @throws SetInSeamNeeded
+     */
+    public static function around(array $cells): SewingOrder
+    {
+        $strips = [];
+        // Taken off from outside, the last one sewn first.
+        for ($side = 0, $tried = 0; count($cells) > 1 && $tried < 4; $side = ($side + 1) % 4) {
+            [$inRows, $atEnd] = [[false, false], [true, true], [false, true], [true, false]][$side];
+            $bands = (new self($cells))->cutApart($inRows);
+            ++$tried;
+            if (count($bands) > 1) {
+                $strip = $bands[$atEnd ? count($bands) - 1 : 0];
+                array_unshift($strips, (new self($strip))->banded(! $inRows));
+                $cells = array_diff_key($cells, $strip);
+                $tried = 0;
+            }
+        }
+        if (count($cells) > 1) {
+            throw SetInSeamNeeded::amongCells(array_values($cells));
+        }
+
+        return SewingOrder::of((int) array_key_first($cells), ...$strips);
+    }
+
+    private function banded(bool $rowsFirst): int|SewingOrder
+    {
+        if (count($this->cells) === 1) {
+            return (int) array_key_first($this->cells);
         }
         foreach ([$rowsFirst, ! $rowsFirst] as $inRows) {
-            $bands = self::cutApart($cells, $inRows);
+            $bands = $this->cutApart($inRows);
             if (count($bands) > 1) {
                 return SewingOrder::of(...array_map(
-                    static fn (array $band): int|SewingOrder => self::bands($band, ! $inRows),
+                    static fn (array $band): int|SewingOrder => (new self($band))->banded(! $inRows),
                     $bands,
                 ));
             }
         }
 
-        throw SetInSeamNeeded::amongCells($cells === [] ? throw new \LogicException('A grid has cells.') : array_values($cells));
+        throw SetInSeamNeeded::amongCells(array_values($this->cells));
     }
 
-    /**
-     * @param array<int, Cell> $cells
-     *
-     * @return list<array<int, Cell>> the groups between full lines, upper or left first
-     */
-    private static function cutApart(array $cells, bool $inRows): array
+    private function halved(bool $rowsFirst): int|SewingOrder
+    {
+        if (count($this->cells) === 1) {
+            return (int) array_key_first($this->cells);
+        }
+        foreach ([$rowsFirst, ! $rowsFirst] as $inRows) {
+            $bands = $this->cutApart($inRows);
+            if (count($bands) > 1) {
+                $half = intdiv(count($bands), 2);
+
+                return SewingOrder::of(...array_map(
+                    static fn (array $bands): int|SewingOrder => (new self(array_replace(...$bands)))->halved(! $inRows),
+                    [array_slice($bands, 0, $half), array_slice($bands, $half)],
+                ));
+            }
+        }
+
+        throw SetInSeamNeeded::amongCells(array_values($this->cells));
+    }
+
+    /** @return list<array<int, Cell>> the groups between full lines, upper or left first */
+    private function cutApart(bool $inRows): array
     {
         $first = static fn (Cell $cell): int => $inRows ? $cell->row : $cell->column;
         $last = static fn (Cell $cell): int => $inRows ? $cell->lastRow() : $cell->lastColumn();
+        $cells = $this->cells;
         uasort($cells, static fn (Cell $a, Cell $b): int => $first($a) <=> $first($b));
         $bands = [];
         $reach = 0;
@@ -68,5 +127,10 @@ final class BandOrder
         }
 
         return $bands;
+    }
+
+    private static function asOrder(int|SewingOrder $order): SewingOrder
+    {
+        return is_int($order) ? SewingOrder::of($order) : $order;
     }
 }

@@ -9,13 +9,14 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\JoinTie;
 use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Block\Face;
-use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\SewingOrder;
+use KeenSeam\Core\Geometry\Segment;
 
 /**
  * Sews units first, each class alike, then the block; numbers the joins as it goes.
@@ -40,14 +41,48 @@ final class ConstructionBuilder
     public function build(): Construction
     {
         $whole = $this->face->whole;
-        $grid = $whole->cell->unit;
-        if (! $grid instanceof GridUnit) {
-            throw new \LogicException('The whole block is a grid.');
+        if ($this->order->runsThroughCells()) {
+            $patches = $this->face->patches;
+            $root = $this->sewBlock($this->diagonal($patches), array_map($this->part(...), $patches), 0, 1);
+        } else {
+            $units = array_map($this->part(...), $whole->parts);
+            $root = $this->sewBlock($this->order->sewing($whole), $units, 0, 1);
         }
-        $units = array_map($this->part(...), $whole->parts);
-        $root = $this->sewBlock($this->order->sewing($grid->grid), $units, 0, 1);
 
-        return new Construction($this->face, $this->order, $root, $this->joins, $this->classes->all(), $this->strands);
+        return new Construction($this->face, $this->order, $root, $this->joins, $this->classes->all($this->firstSeams()), $this->strands);
+    }
+
+    /** @return array<int, list<Segment>> of the joins of every class's first member */
+    private function firstSeams(): array
+    {
+        $seams = [];
+        foreach ($this->joins as $join) {
+            if ($join->tie?->member === 0) {
+                $seams[$join->tie->unitClass][] = $join->seam;
+            }
+        }
+
+        return $seams;
+    }
+
+    /**
+     * @param list<Patch> $patches
+     *
+     * @throws OrderNotPossible
+     */
+    private function diagonal(array $patches): SewingOrder
+    {
+        $items = array_map(SewnItem::of(...), $patches);
+        $bands = StraightOrder::diagonalBands($items);
+        if (count($bands) < 2) {
+            throw OrderNotPossible::noDiagonalSeam();
+        }
+
+        return SewingOrder::of(...array_map(static function (array $band) use ($items): int|SewingOrder {
+            return count($band) === 1
+                ? $band[0]
+                : StraightOrder::best(array_map(static fn (int $item): SewnItem => $items[$item], $band))->renumbered($band);
+        }, $bands));
     }
 
     private function part(Patch|PlacedUnit $part): Assembly

@@ -8,10 +8,11 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\SelfTurn;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\GridUnit;
-use KeenSeam\Core\Block\PatternUnit;
+use KeenSeam\Core\Block\PieceUnit;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\SewingOrder;
 use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Geometry\Segment;
 
 /**
  * Sorts placed units into classes as they come and gives each the order of sewing of its class.
@@ -26,6 +27,9 @@ final class UnitClasses
     /** @var list<non-empty-list<PlacedUnit>> */
     private array $members = [];
 
+    /** @var list<non-empty-list<int>> quarter turns after which each member looks like the first, by class */
+    private array $turns = [];
+
     /** @var list<SewingOrder> the first member's own order, by class */
     private array $sewings = [];
 
@@ -39,24 +43,47 @@ final class UnitClasses
         if (! isset($this->indexes[$key])) {
             $this->indexes[$key] = count($this->members);
             $this->members[] = [$unit];
+            $this->turns[] = [0];
             $this->sewings[] = $this->ownSewing($unit);
 
-            return [$this->indexes[$key], 0, $this->ownSewing($unit)];
+            return [$this->indexes[$key], 0, $this->sewings[$this->indexes[$key]]];
         }
         $class = $this->indexes[$key];
+        [$turns, $pairs] = self::pairing($this->members[$class][0], $unit);
         $this->members[$class][] = $unit;
+        $this->turns[$class][] = $turns;
 
-        return [$class, count($this->members[$class]) - 1, $this->sewings[$class]->renumbered(self::pairing($this->members[$class][0], $unit))];
+        return [$class, count($this->members[$class]) - 1, $this->sewings[$class]->renumbered($pairs)];
     }
 
-    /** @return list<UnitClass> */
-    public function all(): array
+    /**
+     * @param array<int, list<Segment>> $seams of the first member's joins, by class
+     *
+     * @return list<UnitClass>
+     */
+    public function all(array $seams): array
     {
-        return array_map(
-            fn (array $members, int $index): UnitClass => new UnitClass($index, $members, $this->selfTurns($members[0], $this->sewings[$index])),
-            $this->members,
-            array_keys($this->members),
-        );
+        return array_map(fn (array $members, int $index): UnitClass => new UnitClass(
+            $index,
+            $members,
+            $this->selfTurns($members[0], $this->sewings[$index], $seams[$index]),
+            array_map(static fn (int $turns): array => array_map(
+                // A member turned by so much looks like the first, so the first turned back by it looks like the member.
+                static fn (Segment $seam): bool => self::isReversedBy($seam, 4 - $turns),
+                $seams[$index],
+            ), $this->turns[$index]),
+        ), $this->members, array_keys($this->members));
+    }
+
+    /** Whether a turned segment, read from its upper end again, starts at its former end. */
+    private static function isReversedBy(Segment $seam, int $quarterTurns): bool
+    {
+        $direction = $seam->direction();
+        for ($i = 0; $i < $quarterTurns % 4; ++$i) {
+            $direction = $direction->quarterTurned();
+        }
+
+        return [$direction->y, $direction->x] < [0, 0];
     }
 
     private function ownSewing(PlacedUnit $unit): SewingOrder
@@ -64,8 +91,8 @@ final class UnitClasses
         $kind = $unit->cell->unit;
 
         return match (true) {
-            $kind instanceof PatternUnit => $kind->pattern->sewing,
-            $kind instanceof GridUnit => $this->order->sewing($kind->grid),
+            $kind instanceof PieceUnit => $kind->sewing() ?? StraightOrder::best(array_map(SewnItem::of(...), $unit->parts)),
+            $kind instanceof GridUnit => $this->order->sewing($unit),
             default => throw new \LogicException('No order of sewing for a '.$kind->kind().'.'),
         };
     }
@@ -74,7 +101,7 @@ final class UnitClasses
      * Pairs the parts of the first member with those of another. The turn the quilter gave it comes first: where
      * a unit looks the same after several turns, its own frame decides how it is built.
      *
-     * @return array<int, int> part of $unit by part of $first
+     * @return array{int, array<int, int>} quarter turns of $unit, and its part by part of $first
      */
     private static function pairing(PlacedUnit $first, PlacedUnit $unit): array
     {
@@ -86,15 +113,19 @@ final class UnitClasses
             if (UnitShape::whole($found) === $whole) {
                 $byShape = array_flip($found);
 
-                return array_map(static fn (string $shape): int => $byShape[$shape], $wanted);
+                return [$turns, array_map(static fn (string $shape): int => $byShape[$shape], $wanted)];
             }
         }
 
         throw new \LogicException('Units of one class are equal after some turn.');
     }
 
-    /** @return list<SelfTurn> */
-    private function selfTurns(PlacedUnit $unit, SewingOrder $sewing): array
+    /**
+     * @param list<Segment> $seams
+     *
+     * @return list<SelfTurn>
+     */
+    private function selfTurns(PlacedUnit $unit, SewingOrder $sewing, array $seams): array
     {
         $joins = self::sides($sewing);
         $asPlaced = UnitShape::parts($unit, 0);
@@ -107,7 +138,9 @@ final class UnitClasses
             }
             $origins = self::origins($joins, array_map(static fn (string $shape): int => $places[$shape], $turned));
             if ($origins !== null) {
-                $turns[] = new SelfTurn($turn, $origins);
+                $turns[] = new SelfTurn($turn, array_map(static fn (array $origin): array => $origin + [
+                    'reversed' => self::isReversedBy($seams[$origin['join']], $turn->quarters()),
+                ], $origins));
             }
         }
 

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Block\Internal;
 
 use KeenSeam\Core\Block\Block;
+use KeenSeam\Core\Block\BlockNotPossible;
 use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Grid;
 use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\Patch;
-use KeenSeam\Core\Block\PatternUnit;
+use KeenSeam\Core\Block\PieceUnit;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Geometry\ConvexPolygon;
@@ -58,7 +59,7 @@ final class FaceBuilder
     {
         $unit = $cell->unit;
         $parts = match (true) {
-            $unit instanceof PatternUnit => $this->layOutPattern($unit, $frame),
+            $unit instanceof PieceUnit => $this->layOutPieces($unit, $frame),
             $unit instanceof GridUnit => $this->layOutGrid($unit->grid, $placement, $frame),
             default => throw new \LogicException('No way to lay out a '.$unit->kind().'.'),
         };
@@ -74,13 +75,16 @@ final class FaceBuilder
     }
 
     /** @return list<int> */
-    private function layOutPattern(PatternUnit $unit, Frame $frame): array
+    private function layOutPieces(PieceUnit $unit, Frame $frame): array
     {
         $ids = [];
-        foreach ($unit->pattern->outlines as $i => $outline) {
+        foreach ($unit->pieces($frame->ownWidth(), $frame->ownHeight()) as [$fabric, $outline]) {
             $ids[] = count($this->outlines);
+            if (count($this->outlines) >= Face::MOST_PATCHES) {
+                throw BlockNotPossible::tooMany('patches', Face::MOST_PATCHES, '/cells');
+            }
             $this->outlines[] = [
-                $unit->fabrics[$i],
+                $fabric,
                 array_map(static fn (array $place): array => $frame->place($place[0], $place[1]), $outline),
             ];
         }

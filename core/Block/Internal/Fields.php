@@ -83,6 +83,17 @@ final readonly class Fields
         return $texts;
     }
 
+    /** @return non-empty-list<list<mixed>> */
+    public function lists(string $field): array
+    {
+        $lists = [];
+        foreach ($this->items($field) as $i => $item) {
+            $lists[] = is_array($item) ? array_values($item) : throw $this->wrong($field.'/'.$i, 'a list');
+        }
+
+        return $lists;
+    }
+
     public function at(string $field): string
     {
         return $this->where.'/'.$field;

@@ -33,6 +33,17 @@ final readonly class Frame
         return new self([$zero, $zero], [$width, $zero], [$zero, $height]);
     }
 
+    /** How wide the unit is in its own frame; frames stand upright or lie on their side. */
+    public function ownWidth(): Fraction
+    {
+        return $this->across[0]->absolute()->plus($this->across[1]->absolute());
+    }
+
+    public function ownHeight(): Fraction
+    {
+        return $this->down[0]->absolute()->plus($this->down[1]->absolute());
+    }
+
     /** @return array{Fraction, Fraction} the place on the face of a place in the unit's own square */
     public function place(Fraction $u, Fraction $v): array
     {

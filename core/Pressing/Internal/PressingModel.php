@@ -6,32 +6,22 @@ namespace KeenSeam\Core\Pressing\Internal;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
-use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Assembly\Meeting;
 use KeenSeam\Core\Pressing\Cost;
 use KeenSeam\Core\Pressing\Junction;
-use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\LockNotPossible;
 use KeenSeam\Core\Pressing\Nesting;
 use KeenSeam\Core\Pressing\PressDirection;
-use KeenSeam\Core\Pressing\PressStyle;
-use KeenSeam\Core\Pressing\TurnedUnit;
+use KeenSeam\Core\Pressing\PressQuestion;
 
 /**
- * The pressing plan as variables and factors: one variable for the direction of every join that is free, one for
- * each join of a unit class, and one for the turn of every unit that looks and is built the same after turning.
+ * The pressing plan as variables and factors: what each combination of a few decisions costs.
  *
  * @internal
  */
 final class PressingModel
 {
-    /** @var list<list<PressDirection|Turn>> values of each variable */
-    private array $values = [];
-
-    /** @var array<int, JoinSource> by join id */
-    private array $sources = [];
-
-    /** @var array<string, int> variable by the unit it turns */
-    private array $turnVariables = [];
+    public readonly SeamVariables $variables;
 
     /** @var list<Factor> */
     private array $factors = [];
@@ -41,191 +31,141 @@ final class PressingModel
 
     /**
      * @param list<Junction> $junctions
-     * @param list<Lock>     $locks
      *
      * @throws LockNotPossible
      */
     public function __construct(
         private readonly Construction $construction,
         private readonly array $junctions,
-        private readonly PressStyle $style,
-        private readonly array $locks,
+        private readonly PressQuestion $question,
     ) {
-        $this->makeVariables();
-        $this->applyLocks();
+        $this->variables = new SeamVariables($construction, $question);
     }
 
     /** @param \Closure(): bool $timeIsUp */
     public function solve(\Closure $timeIsUp): Optimum
     {
+        return Search::best($this->domains(), $this->factors(), $timeIsUp);
+    }
+
+    /** @return list<int> number of values of each variable */
+    public function domains(): array
+    {
+        return array_map(count(...), $this->variables->values);
+    }
+
+    /** @return list<Factor> */
+    public function factors(): array
+    {
         if (! $this->isWeighed) {
             $this->weighSeams();
-            $this->weighMatches();
             $this->weighJunctions();
+            $this->weighLocks();
             $this->isWeighed = true;
         }
 
-        return Search::best(array_map(count(...), $this->values), $this->factors, $timeIsUp);
-    }
-
-    /**
-     * The same values but for the one that decides over the locked join.
-     *
-     * @param list<int> $chosen value of each variable
-     *
-     * @return list<int>
-     *
-     * @throws LockNotPossible
-     */
-    public function flipped(array $chosen, Lock $lock): array
-    {
-        $source = $this->sources[$lock->join] ?? throw LockNotPossible::noSuchJoin($lock->join, count($this->construction->joins));
-        [$variable, $swapped] = $source->decision($chosen);
-        $value = array_search($swapped ? $lock->direction->swapped() : $lock->direction, $this->values[$variable], true);
-        if ($value === false) {
-            throw LockNotPossible::notInStyle($lock, $this->style);
-        }
-
-        return array_values(array_replace($chosen, [$variable => (int) $value]));
-    }
-
-    /**
-     * @param list<int> $chosen value of each variable
-     *
-     * @return list<PressDirection> by join id
-     */
-    public function directions(array $chosen): array
-    {
-        return array_map(
-            fn (Join $join): PressDirection => $this->sources[$join->id]->direction($this->values, $chosen),
-            $this->construction->joins,
-        );
-    }
-
-    /**
-     * @param list<int> $chosen value of each variable
-     *
-     * @return list<TurnedUnit> the units to be turned so that they nest
-     */
-    public function turnedUnits(array $chosen): array
-    {
-        $turned = [];
-        foreach ($this->turnVariables as $unit => $variable) {
-            $turn = $this->values[$variable][$chosen[$variable]];
-            if ($turn instanceof Turn && $turn !== Turn::None) {
-                [$class, $member] = array_map(intval(...), explode(':', $unit));
-                $turned[] = new TurnedUnit($class, $member, $turn);
-            }
-        }
-
-        return $turned;
-    }
-
-    private function makeVariables(): void
-    {
-        $tied = [];
-        foreach ($this->construction->joins as $join) {
-            $tie = $join->tie;
-            if ($tie === null) {
-                $this->sources[$join->id] = JoinSource::free($this->variable($this->style->directions()));
-                continue;
-            }
-            $tied[$tie->unitClass][$tie->join] ??= $this->variable($this->style->directions());
-        }
-        foreach ($this->construction->joins as $join) {
-            if ($join->tie !== null) {
-                $class = $this->construction->classes[$join->tie->unitClass];
-                // One member's turn may stay as it is: turning all members together is only another name for the same.
-                $turn = $class->turns !== [] && $join->tie->member > 0
-                    ? ($this->turnVariables[$class->index.':'.$join->tie->member]
-                        ??= $this->variable([Turn::None, ...array_map(static fn ($self) => $self->turn, $class->turns)]))
-                    : null;
-                $this->sources[$join->id] = JoinSource::tied($join->tie->join, $tied[$class->index], $turn, $class->turns);
-            }
-        }
-    }
-
-    /** @param list<PressDirection|Turn> $values */
-    private function variable(array $values): int
-    {
-        $this->values[] = $values;
-
-        return count($this->values) - 1;
-    }
-
-    private function applyLocks(): void
-    {
-        $byVariable = [];
-        foreach ($this->locks as $lock) {
-            $source = $this->sources[$lock->join] ?? throw LockNotPossible::noSuchJoin($lock->join, count($this->construction->joins));
-            if (! in_array($lock->direction, $this->style->directions(), true)) {
-                throw LockNotPossible::notInStyle($lock, $this->style);
-            }
-            $variable = $source->onlyVariable();
-            if ($variable === null) {
-                $this->addFactor([$lock->join], static fn (array $directions): ?Cost => $directions[0] === $lock->direction ? new Cost() : null);
-                continue;
-            }
-            $earlier = $byVariable[$variable] ?? $lock;
-            if ($earlier->direction !== $lock->direction) {
-                throw LockNotPossible::contradicting([$earlier, $lock]);
-            }
-            $byVariable[$variable] = $lock;
-            $this->values[$variable] = [$lock->direction];
-        }
+        return $this->factors;
     }
 
     private function weighSeams(): void
     {
+        $lattice = $this->construction->face->lattice;
         foreach ($this->construction->joins as $join) {
-            $this->addFactor([$join->id], fn (array $directions): Cost => SeamCosts::of($join, $directions[0], $this->construction->face->lattice));
-        }
-    }
-
-    private function weighMatches(): void
-    {
-        foreach ($this->construction->joins as $join) {
-            foreach ($join->matchPoints() as $match) {
-                [$left, $right] = [$match->lastOfLeft, $match->lastOfRight];
-                if ($left === null || $right === null) {
-                    throw new \LogicException('At a match point seams of both sides end.');
-                }
+            foreach ($this->variables->segments($join) as $segment) {
                 $this->addFactor(
-                    [$left->id, $right->id],
-                    static fn (array $directions): Cost => new Cost(
-                        mismatch: Nesting::where($join->seam, $match->at, $left, $directions[0], $right, $directions[1])->mismatch(),
-                    ),
+                    [[$join->id, $segment]],
+                    fn (array $press): Cost => $this->question->style->allowsFurls()
+                        ? SeamCosts::ofSegment($join, $segment, $press[0], $lattice)
+                        : SeamCosts::ofJoin($join, array_fill(0, max(1, $join->segmentCount()), $press[0]), $lattice),
                 );
+            }
+            foreach ($join->matchPoints() as $number => $match) {
+                $this->weighMatch($join, $match, $number);
             }
         }
     }
 
+    private function weighMatch(Join $join, Meeting $match, int $number): void
+    {
+        [$left, $right] = [$match->lastOfLeft, $match->lastOfRight];
+        if ($left === null || $right === null) {
+            throw new \LogicException('At a match point seams of both sides end.');
+        }
+        $meeting = [[$left->id, $left->segmentAt($match->at)], [$right->id, $right->segmentAt($match->at)]];
+        $nesting = static fn (PressDirection $ofLeft, PressDirection $ofRight): Cost => Cost::ofNesting(
+            Nesting::where($join->seam, $match->at, $left, $ofLeft, $right, $ofRight),
+        );
+        if (! $this->question->style->allowsFurls()) {
+            $this->addFactor($meeting, static fn (array $press): Cost => $nesting($press[0], $press[1]));
+
+            return;
+        }
+        $this->addFactor(
+            [[$join->id, $number], [$join->id, $number + 1], ...$meeting],
+            static function (array $press) use ($join, $match, $nesting): ?Cost {
+                [$before, $after, $ofLeft, $ofRight] = $press;
+                if ($before !== $after && ! Furl::isWheel($join, $match, $before, $after, $ofLeft, $ofRight)) {
+                    return null;
+                }
+
+                return $nesting($ofLeft, $ofRight)->plus(SeamCosts::ofMatch($match, $before, $after));
+            },
+        );
+    }
+
     private function weighJunctions(): void
     {
-        $directions = $this->style->directions();
-        $tables = new JunctionTables($this->construction, $directions, false);
+        $directions = $this->directionsInUse();
+        $tables = new JunctionTables($this->construction, $directions, $this->question->style->allowsFurls());
         foreach ($this->junctions as $junction) {
             $table = $tables->of($junction);
             $this->addFactor(
-                array_column($table->slots, 0),
-                static fn (array $chosen): Cost => new Cost(peakSquared: $table->peak($chosen, $directions) ** 2),
+                $table->slots,
+                fn (array $press): Cost => Cost::ofPeak($table->peak($press, $directions), $this->question->lump),
             );
         }
     }
 
-    /**
-     * @param list<int>                                   $joins
-     * @param \Closure(list<PressDirection>): (Cost|null) $price of the joins' directions; null forbids them
-     */
-    private function addFactor(array $joins, \Closure $price): void
+    private function weighLocks(): void
     {
-        $sources = array_map(fn (int $join): JoinSource => $this->sources[$join], $joins);
-        $scope = array_values(array_unique(array_merge(...array_map(static fn (JoinSource $source): array => $source->variables(), $sources))));
+        foreach ($this->variables->conditionalLocks as [$segment, $lock]) {
+            $this->addFactor(
+                [[$lock->join, $segment]],
+                static fn (array $press): ?Cost => $press[0] === $lock->direction ? new Cost() : null,
+            );
+        }
+    }
+
+    /** @return non-empty-list<PressDirection> the style's own, and those of locks that overrule it */
+    private function directionsInUse(): array
+    {
+        $directions = $this->question->style->directions();
+        foreach ($this->question->locks as $lock) {
+            if (! in_array($lock->direction, $directions, true)) {
+                $directions[] = $lock->direction;
+            }
+            if (! in_array($lock->direction->swapped(), $directions, true)) {
+                $directions[] = $lock->direction->swapped();
+            }
+        }
+
+        return $directions;
+    }
+
+    /**
+     * @param list<array{int, int}>                       $slots joins with their segments
+     * @param \Closure(list<PressDirection>): (Cost|null) $price of the slots' directions; null forbids them
+     */
+    private function addFactor(array $slots, \Closure $price): void
+    {
+        $values = $this->variables->values;
+        $sources = array_map(fn (array $slot): SlotSource => $this->variables->source($slot[0], $slot[1]), $slots);
+        $scope = array_values(array_unique(array_merge(...array_map(static fn (SlotSource $source): array => $source->variables(), $sources))));
         sort($scope);
         $highs = $lows = [];
         foreach ($this->combinations($scope) as $chosen) {
-            $cost = $price(array_map(fn (JoinSource $source): PressDirection => $source->direction($this->values, $chosen), $sources));
-            $highs[] = $cost === null ? Weight::FORBIDDEN : Weight::high($cost);
+            $cost = $price(array_map(static fn (SlotSource $source): PressDirection => $source->direction($values, $chosen), $sources));
+            $highs[] = $cost === null ? Weight::FORBIDDEN : Weight::high($cost, $this->question->style);
             $lows[] = $cost === null ? 0 : Weight::low($cost);
         }
         $this->factors[] = new Factor($scope, $highs, $lows);
@@ -242,7 +182,7 @@ final class PressingModel
         while (true) {
             yield $chosen;
             for ($i = count($scope) - 1; $i >= 0; --$i) {
-                if (++$chosen[$scope[$i]] < count($this->values[$scope[$i]])) {
+                if (++$chosen[$scope[$i]] < count($this->variables->values[$scope[$i]])) {
                     break;
                 }
                 $chosen[$scope[$i]] = 0;

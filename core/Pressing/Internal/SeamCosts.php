@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Pressing\Internal;
 
 use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Meeting;
 use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Geometry\Lattice;
 use KeenSeam\Core\Geometry\Segment;
@@ -13,42 +14,111 @@ use KeenSeam\Core\Pressing\Cost;
 use KeenSeam\Core\Pressing\PressDirection;
 
 /**
- * What pressing a whole join one way costs by itself: seam ends folded back, and shadow.
+ * What pressing a join costs by itself: seam ends folded back, shadow, and furls.
  *
  * @internal
  */
 final class SeamCosts
 {
-    public static function of(Join $join, PressDirection $direction, Lattice $lattice): Cost
+    /** Of one segment pressed one way, its match points left out. */
+    public static function ofSegment(Join $join, int $segment, PressDirection $direction, Lattice $lattice): Cost
     {
-        return self::folded($join, $direction)->plus(self::shadow($join, $direction, $lattice));
+        $matches = $join->matchPoints();
+        $from = $join->seam->along(($matches[$segment - 1] ?? null)->at ?? $join->seam->from);
+        $to = $join->seam->along(($matches[$segment] ?? null)->at ?? $join->seam->to);
+        $folded = 0;
+        foreach ($join->meetings as $meeting) {
+            $at = $join->seam->along($meeting->at);
+            if ($at > $from && $at < $to) {
+                $folded += self::foldedAt($meeting, $direction, $direction);
+            }
+        }
+
+        return (new Cost(folded: $folded))->plus(self::shadow($join, $from, $to, $direction, $lattice));
     }
 
-    private static function folded(Join $join, PressDirection $direction): Cost
+    /**
+     * Of all match points of a join.
+     *
+     * @param non-empty-list<PressDirection> $directions one a segment
+     */
+    public static function ofMatches(Join $join, array $directions): Cost
+    {
+        $cost = new Cost();
+        foreach ($join->matchPoints() as $number => $match) {
+            $cost = $cost->plus(self::ofMatch($match, $directions[$number], $directions[$number + 1]));
+        }
+
+        return $cost;
+    }
+
+    /**
+     * Of a whole join, its crossings' nesting left out.
+     *
+     * @param non-empty-list<PressDirection> $directions one a segment
+     */
+    public static function ofJoin(Join $join, array $directions, Lattice $lattice): Cost
+    {
+        $cost = self::ofMatches($join, $directions);
+        if (count(array_unique(array_column($directions, 'value'))) === 1) {
+            // One stretch from end to end: no need to look at every segment by itself.
+            return $cost->plus(self::foldedBetweenMatches($join, $directions[0]))
+                ->plus(self::shadow($join, 0, $join->seam->along($join->seam->to), $directions[0], $lattice));
+        }
+        foreach ($directions as $segment => $direction) {
+            $cost = $cost->plus(self::ofSegment($join, $segment, $direction, $lattice));
+        }
+
+        return $cost;
+    }
+
+    /** Of a match point between two segments: its seam ends folded back, and the furl where the direction changes. */
+    public static function ofMatch(Meeting $match, PressDirection $before, PressDirection $after): Cost
+    {
+        return new Cost(folded: self::foldedAt($match, $before, $after), furls: $before === $after ? 0 : 1);
+    }
+
+    /** Rank in value, averaged by length, of what lies along the seam: above zero when the right part is darker, below when the left is. */
+    public static function darkerSide(Join $join): int
+    {
+        $weigh = static fn (Assembly $part): int => array_sum(array_map(
+            static fn (array $stretch): int => ($stretch[1] - $stretch[0]) * $stretch[2],
+            self::stretches($join->seam, $part),
+        ));
+
+        return $weigh($join->right) <=> $weigh($join->left);
+    }
+
+    private static function foldedBetweenMatches(Join $join, PressDirection $direction): Cost
     {
         $folded = 0;
         foreach ($join->meetings as $meeting) {
-            if ($join->seam->containsInside($meeting->at)) {
-                $folded += $direction->foldsLeft() ? $meeting->seamsOfLeft : 0;
-                $folded += $direction->foldsRight() ? $meeting->seamsOfRight : 0;
+            if (! $meeting->isOfBothSides() && $join->seam->containsInside($meeting->at)) {
+                $folded += self::foldedAt($meeting, $direction, $direction);
             }
         }
 
         return new Cost(folded: $folded);
     }
 
-    private static function shadow(Join $join, PressDirection $direction, Lattice $lattice): Cost
+    private static function foldedAt(Meeting $meeting, PressDirection $before, PressDirection $after): int
+    {
+        return ($before->foldsLeft() || $after->foldsLeft() ? $meeting->seamsOfLeft : 0)
+            + ($before->foldsRight() || $after->foldsRight() ? $meeting->seamsOfRight : 0);
+    }
+
+    private static function shadow(Join $join, int $from, int $to, PressDirection $direction, Lattice $lattice): Cost
     {
         if ($direction === PressDirection::Open) {
             return new Cost();
         }
         $under = self::stretches($join->seam, $direction === PressDirection::Right ? $join->right : $join->left);
-        $from = self::stretches($join->seam, $direction === PressDirection::Right ? $join->left : $join->right);
+        $over = self::stretches($join->seam, $direction === PressDirection::Right ? $join->left : $join->right);
         $shared = 0;
         foreach ($under as [$start, $end, $rank]) {
-            foreach ($from as [$otherStart, $otherEnd, $otherRank]) {
+            foreach ($over as [$otherStart, $otherEnd, $otherRank]) {
                 if ($rank < $otherRank) {
-                    $shared += max(0, min($end, $otherEnd) - max($start, $otherStart));
+                    $shared += max(0, min($end, $otherEnd, $to) - max($start, $otherStart, $from));
                 }
             }
         }

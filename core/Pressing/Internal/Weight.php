@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Pressing\Internal;
 
 use KeenSeam\Core\Pressing\Cost;
+use KeenSeam\Core\Pressing\PressStyle;
 
 /**
- * A cost packed into two whole numbers that can be added and compared fast.
+ * A cost packed into two whole numbers that can be added and compared fast, in a style's order of figures.
  *
- * High: mismatch from bit 40, peaks squared from bit 18, folded ends below. Low: shadow from bit 12, furls below.
- * Every figure stays inside its bits for the largest block that can be read (4096 cells).
+ * High: over the lump from bit 40 and unlocked from bit 24, or mismatch from bit 24; peaks squared below. Low: folded
+ * ends from bit 46, shadow in millionths from bit 12, furls below. Every figure stays inside its bits for the largest
+ * block that can be read (4096 cells).
  *
  * @internal
  */
@@ -19,30 +21,38 @@ final readonly class Weight
     /** A combination that must not be. So large that no sum of real costs reaches it, so small that 16 of them fit. */
     public const FORBIDDEN = 1 << 58;
 
-    private const MISMATCH = 1 << 40;
+    private const FIRST = 1 << 40;
 
-    private const PEAK = 1 << 18;
+    private const SECOND = 1 << 24;
+
+    private const FOLDED = 1 << 46;
 
     private const SHADOW = 1 << 12;
 
-    public static function high(Cost $cost): int
+    private const BILLIONTHS = 1000;
+
+    public static function high(Cost $cost, PressStyle $style): int
     {
-        return $cost->mismatch * self::MISMATCH + $cost->peakSquared * self::PEAK + $cost->folded;
+        return $cost->peakSquared + ($style->goesByTheLump()
+            ? $cost->overLump * self::FIRST + $cost->unlocked * self::SECOND
+            : $cost->mismatch * self::SECOND);
     }
 
     public static function low(Cost $cost): int
     {
-        return $cost->shadowSteps * self::SHADOW + $cost->furls;
+        return $cost->folded * self::FOLDED + intdiv($cost->shadowSteps + self::BILLIONTHS / 2, self::BILLIONTHS) * self::SHADOW + $cost->furls;
     }
 
-    public static function toCost(int $high, int $low): Cost
+    public static function toCost(int $high, int $low, PressStyle $style): Cost
     {
         return new Cost(
-            intdiv($high, self::MISMATCH),
-            intdiv($high % self::MISMATCH, self::PEAK),
-            $high % self::PEAK,
-            intdiv($low, self::SHADOW),
-            $low % self::SHADOW,
+            mismatch: $style->goesByTheLump() ? 0 : intdiv($high, self::SECOND),
+            peakSquared: $high % self::SECOND,
+            folded: intdiv($low, self::FOLDED),
+            shadowSteps: intdiv($low % self::FOLDED, self::SHADOW) * self::BILLIONTHS,
+            furls: $low % self::SHADOW,
+            overLump: $style->goesByTheLump() ? intdiv($high, self::FIRST) : 0,
+            unlocked: $style->goesByTheLump() ? intdiv($high % self::FIRST, self::SECOND) : 0,
         );
     }
 }

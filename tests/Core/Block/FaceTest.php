@@ -96,7 +96,7 @@ final class FaceTest extends TestCase
             'past the grid' => [$with('cells/3/row_span', 2), '/cells/3', 'reaches past the grid'],
             'unknown unit' => [$with('cells/0/unit', 'kite'), '/cells/0/unit', '"kite" is not a unit. Use one of'],
             'unknown fabric' => [$with('cells/0/fabrics', ['Z']), '/cells/0/fabrics/0', 'no fabric "Z"'],
-            'too few fabrics' => [$with('cells/1/fabrics', ['A']), '/cells/1/fabrics', 'has 2 patches but 1'],
+            'too few fabrics' => [$with('cells/1/fabrics', ['A']), '/cells/1/fabrics', 'takes 2 fabrics but 1'],
             'a turn of 45' => [$with('cells/0/turn', 45), '/cells/0/turn', '0, 90, 180 or 270'],
             'no length' => [$with('finished/width', 'wide'), '/finished/width', '"wide" is not a length'],
             'no width' => [$with('columns/1', '0'), '/columns/1', 'above zero'],

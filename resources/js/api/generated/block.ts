@@ -44,7 +44,9 @@ export interface CellEntry {
     | 'flying-geese'
     | 'triangle-in-square'
     | 'square-in-square'
+    | 'flipped-corners'
     | 'grid'
+    | 'patches'
   /**
    * Quarter turns clockwise, in degrees.
    */
@@ -61,4 +63,25 @@ export interface CellEntry {
   columns?: Widths
   rows?: Widths
   cells?: Cells
+  /**
+   * Corners sewn and flipped, in the unit's own frame.
+   */
+  corners?: {
+    tl?: CornerEntry
+    tr?: CornerEntry
+    br?: CornerEntry
+    bl?: CornerEntry
+  }
+  patches?: PatchEntry[]
+}
+export interface CornerEntry {
+  fabric: string
+  size: Length
+}
+export interface PatchEntry {
+  fabric: string
+  /**
+   * Corners in order round the patch; x and y as fractions of the cell, 0 to 1.
+   */
+  points: [Length, Length][]
 }

@@ -25,7 +25,7 @@ export interface PlanFile {
    * Only when not proved: how far at most the plan is from the best one, in the first figure in which they may differ.
    */
   gap?: {
-    figure: 'mismatch' | 'peak_squared' | 'folded' | 'shadow' | 'furls'
+    figure: 'over_lump' | 'unlocked' | 'mismatch' | 'peak_squared' | 'folded' | 'shadow' | 'furls'
     plan: number
     bound: number
   }

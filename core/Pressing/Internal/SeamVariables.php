@@ -1,0 +1,276 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing\Internal;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\LockNotPossible;
+use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\Pressing;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\TurnedUnit;
+
+/**
+ * What is to be decided: a direction for every join that is free and for every join of a unit class, each as a whole
+ * or by segments, and a choice for every unit that may be turned or laid on one of two piles.
+ *
+ * @internal
+ */
+final class SeamVariables
+{
+    /** @var list<list<PressDirection|MemberChoice>> values of each variable */
+    public array $values = [];
+
+    /** @var array<int, non-empty-list<SlotSource>> by join id, one a segment; one for the whole where joins are pressed as wholes */
+    private array $sources = [];
+
+    /** @var array<int, array<int, int>> variable by unit class and member */
+    private array $choices = [];
+
+    /** @var list<array{int, Lock}> locked joins over which a unit's choice has a say too */
+    public array $conditionalLocks = [];
+
+    /** @var array<int, Lock> by variable */
+    private array $lockedVariables = [];
+
+    /** @throws LockNotPossible */
+    public function __construct(
+        private readonly Construction $construction,
+        private readonly PressQuestion $question,
+    ) {
+        $this->makeFree();
+        $this->makeTied();
+        foreach ($question->locks as $lock) {
+            $this->lock($lock);
+        }
+    }
+
+    public function source(int $join, int $segment): SlotSource
+    {
+        $sources = $this->sources[$join];
+
+        return $sources[min($segment, count($sources) - 1)];
+    }
+
+    /** @return list<int> numbers of the join's segments that are decided apart; only the first where it is pressed as a whole */
+    public function segments(Join $join): array
+    {
+        return array_keys($this->sources[$join->id]);
+    }
+
+    /**
+     * @param list<int>                  $chosen    value of each variable
+     * @param array<int, PressDirection> $overrides by variable
+     */
+    public function pressing(array $chosen, array $overrides = []): Pressing
+    {
+        $values = $this->values;
+        foreach ($overrides as $variable => $direction) {
+            $values[$variable] = array_map(static fn (): PressDirection => $direction, $values[$variable]);
+        }
+
+        return new Pressing(array_map(fn (Join $join): array => array_map(
+            fn (int $segment): PressDirection => $this->source($join->id, $segment)->direction($values, $chosen),
+            range(0, $join->segmentCount() - 1),
+        ), $this->construction->joins));
+    }
+
+    /**
+     * The variables that decide over the locked join as things are chosen, each with its new direction.
+     *
+     * @param list<int> $chosen
+     *
+     * @return array<int, PressDirection>
+     *
+     * @throws LockNotPossible
+     */
+    public function overriding(array $chosen, Lock $lock): array
+    {
+        $this->ensureJoin($lock);
+        $overrides = [];
+        foreach ($this->sources[$lock->join] as $source) {
+            [$variable, $swapped] = $source->decision($chosen);
+            $overrides[$variable] = $swapped ? $lock->direction->swapped() : $lock->direction;
+        }
+
+        return $overrides;
+    }
+
+    /**
+     * @param list<int> $chosen
+     *
+     * @return list<TurnedUnit> the units to be turned, or pressed apart from the rest of their pile
+     */
+    public function turnedUnits(array $chosen): array
+    {
+        $turned = [];
+        foreach ($this->choices as $class => $members) {
+            foreach ($members as $member => $variable) {
+                $choice = $this->values[$variable][$chosen[$variable]];
+                if ($choice instanceof MemberChoice && ($choice->turn !== null || $choice->pile > 0)) {
+                    $turned[] = new TurnedUnit($class, $member, $choice->turn?->turn, $choice->pile);
+                }
+            }
+        }
+
+        return $turned;
+    }
+
+    private function makeFree(): void
+    {
+        foreach ($this->construction->joins as $join) {
+            if ($join->tie === null) {
+                $this->sources[$join->id] = array_map(
+                    fn (): SlotSource => new SlotSource(null, [[$this->variable($this->directions($join)), false]]),
+                    $this->segmentsToDecide($join),
+                );
+            }
+        }
+    }
+
+    private function makeTied(): void
+    {
+        $first = [];
+        foreach ($this->construction->joins as $join) {
+            if ($join->tie !== null && $join->tie->member === 0) {
+                $first[$join->tie->unitClass][$join->tie->join] = $join;
+            }
+        }
+        $variables = []; // by class, pile, join of the class and segment, as the first member has them
+        foreach ($first as $class => $joins) {
+            foreach ($this->piles($class) as $pile) {
+                foreach ($joins as $number => $join) {
+                    $variables[$class][$pile][$number] = array_map(fn (): int => $this->variable($this->directions($join)), $this->segmentsToDecide($join));
+                }
+            }
+        }
+        foreach ($this->construction->joins as $join) {
+            if ($join->tie !== null) {
+                $class = $this->construction->classes[$join->tie->unitClass];
+                $this->sources[$join->id] = $this->tiedSources($join, $class, $variables[$class->index]);
+            }
+        }
+    }
+
+    /**
+     * @param array<int, array<int, non-empty-list<int>>> $variables by pile, join of the class and segment
+     *
+     * @return non-empty-list<SlotSource>
+     */
+    private function tiedSources(Join $join, UnitClass $class, array $variables): array
+    {
+        $tie = $join->tie ?? throw new \LogicException('A tied join has a tie.');
+        $choices = $this->choicesOf($class, $tie->member);
+        $variable = count($choices) > 1 ? ($this->choices[$class->index][$tie->member] ??= $this->variable($choices)) : null;
+        $isReversed = $class->isReversed($tie->member, $tie->join);
+
+        return array_map(static function (int $segment) use ($choices, $variables, $tie, $variable, $isReversed): SlotSource {
+            return new SlotSource($variable, array_map(static function (MemberChoice $choice) use ($variables, $tie, $segment, $isReversed): array {
+                $origin = $choice->turn?->origins[$tie->join] ?? ['join' => $tie->join, 'swapped' => false, 'reversed' => false];
+                $segments = $variables[$choice->pile][$origin['join']];
+                $own = $isReversed !== $origin['reversed'] ? count($segments) - 1 - $segment : $segment;
+
+                return [$segments[$own], $origin['swapped']];
+            }, $choices));
+        }, $this->segmentsToDecide($join));
+    }
+
+    /** @return non-empty-list<MemberChoice> */
+    private function choicesOf(UnitClass $class, int $member): array
+    {
+        // The first member may stay as it is: turning or swapping all of them is only another name for the same.
+        if ($member === 0) {
+            return [new MemberChoice(null, 0)];
+        }
+        $choices = [];
+        foreach ($this->piles($class->index) as $pile) {
+            foreach ([null, ...$class->turns] as $turn) {
+                $choices[] = new MemberChoice($turn, $pile);
+            }
+        }
+
+        return $choices;
+    }
+
+    /** @return non-empty-list<int> */
+    private function piles(int $class): array
+    {
+        return in_array($class, $this->question->twoPiles, true) ? [0, 1] : [0];
+    }
+
+    /** @return non-empty-list<int> */
+    private function segmentsToDecide(Join $join): array
+    {
+        return $this->question->style->allowsFurls() ? range(0, $join->segmentCount() - 1) : [0];
+    }
+
+    /** @return non-empty-list<PressDirection> */
+    private function directions(Join $join): array
+    {
+        $directions = $this->question->style->directions();
+        if ($this->question->style === PressStyle::Dark) {
+            $darker = SeamCosts::darkerSide($join);
+
+            return match (true) {
+                $darker > 0 => [PressDirection::Right],
+                $darker < 0 => [PressDirection::Left],
+                default => $directions,
+            };
+        }
+
+        return $directions;
+    }
+
+    /** @param non-empty-list<PressDirection|MemberChoice> $values */
+    private function variable(array $values): int
+    {
+        $this->values[] = $values;
+
+        return count($this->values) - 1;
+    }
+
+    private function lock(Lock $lock): void
+    {
+        $this->ensureJoin($lock);
+        foreach ($this->sources[$lock->join] as $segment => $source) {
+            $variable = $source->onlyVariable();
+            if ($variable === null) {
+                $this->conditionalLocks[] = [$segment, $lock];
+                foreach ($source->variables() as $mayDecide) {
+                    $this->widen($mayDecide, $lock->direction);
+                }
+                continue;
+            }
+            $earlier = $this->lockedVariables[$variable] ?? $lock;
+            if ($earlier->direction !== $lock->direction) {
+                throw LockNotPossible::contradicting([$earlier, $lock]);
+            }
+            $this->lockedVariables[$variable] = $lock;
+            $this->values[$variable] = [$lock->direction];
+        }
+    }
+
+    /** A quilter may overrule the style: then the direction she asks for is there to be chosen. */
+    private function widen(int $variable, PressDirection $direction): void
+    {
+        $values = $this->values[$variable];
+        foreach ([$direction, $direction->swapped()] as $wanted) {
+            if ($values[0] instanceof PressDirection && ! isset($this->lockedVariables[$variable]) && ! in_array($wanted, $values, true)) {
+                $values[] = $wanted;
+            }
+        }
+        $this->values[$variable] = $values;
+    }
+
+    private function ensureJoin(Lock $lock): void
+    {
+        if (! isset($this->sources[$lock->join])) {
+            throw LockNotPossible::noSuchJoin($lock->join, count($this->construction->joins));
+        }
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing\Internal;
+
+use KeenSeam\Core\Pressing\PressDirection;
+
+/**
+ * From which variables the direction of a segment is read.
+ *
+ * @internal
+ */
+final readonly class SlotSource
+{
+    /**
+     * @param int|null                         $choice  the variable that tells what was chosen for the unit
+     * @param non-empty-list<array{int, bool}> $origins by the choice's value: direction variable, and whether sides are swapped
+     */
+    public function __construct(
+        private ?int $choice,
+        private array $origins,
+    ) {}
+
+    /** The variable that alone decides, or null when the unit's choice has a say. */
+    public function onlyVariable(): ?int
+    {
+        return $this->choice === null ? $this->origins[0][0] : null;
+    }
+
+    /** @return list<int> */
+    public function variables(): array
+    {
+        return [...($this->choice === null ? [] : [$this->choice]), ...array_column($this->origins, 0)];
+    }
+
+    /**
+     * @param array<int, int> $chosen value of each variable
+     *
+     * @return array{int, bool} the variable that decides as things are chosen, and whether sides are swapped
+     */
+    public function decision(array $chosen): array
+    {
+        return $this->origins[$this->choice === null ? 0 : $chosen[$this->choice]];
+    }
+
+    /**
+     * @param list<list<PressDirection|MemberChoice>> $values of each variable
+     * @param array<int, int>                         $chosen value of each variable
+     */
+    public function direction(array $values, array $chosen): PressDirection
+    {
+        [$variable, $swapped] = $this->decision($chosen);
+        $direction = $values[$variable][$chosen[$variable]];
+        if (! $direction instanceof PressDirection) {
+            throw new \LogicException('A seam reads its direction from a direction variable.');
+        }
+
+        return $swapped ? $direction->swapped() : $direction;
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Reference;
+
+use KeenSeam\Core\Pressing\Internal\Factor;
+use KeenSeam\Core\Pressing\Internal\PressingModel;
+use KeenSeam\Core\Pressing\Internal\Weight;
+use KeenSeam\Core\Pressing\Junction;
+use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+use Tests\Support\Blocks;
+
+/** Every style's best plan against HiGHS, a general-purpose MILP solver, minimising the very same cost tables. */
+final class OptimumTest extends TestCase
+{
+    /** @return array<string, array{PressStyle, int}> */
+    public static function questions(): array
+    {
+        $questions = [];
+        foreach (PressStyle::cases() as $style) {
+            for ($seed = 0; $seed < 6; ++$seed) {
+                $questions["{$style->value}, block $seed"] = [$style, $seed];
+            }
+        }
+
+        return $questions;
+    }
+
+    #[DataProvider('questions')]
+    public function test_no_plan_is_better_than_ours(PressStyle $style, int $seed): void
+    {
+        $construction = Blocks::construction(Blocks::generated($seed, $seed % 2 + 2, 2));
+        $question = new PressQuestion($style, twoPiles: $seed === 5 ? [0] : []);
+        $plan = (new PressingPlanner($construction))->best($question);
+
+        self::assertTrue($plan->proved);
+        $found = array_values($plan->cost->figures($style));
+        $found[count($found) - 2] = intdiv($found[count($found) - 2] + 500, 1000); // shadow: the tables hold millionths
+        $least = self::solve(new PressingModel($construction, Junction::allOn($construction->face), $question), $style);
+        self::assertEqualsWithDelta($least, $found, 2.0, 'shadow is rounded in every entry');
+        self::assertSame(array_slice($least, 0, -2), array_slice($found, 0, -2));
+        self::assertSame(end($least), end($found));
+    }
+
+    /** @return list<int> */
+    private static function solve(PressingModel $model, PressStyle $style): array
+    {
+        $factors = array_map(static fn (Factor $factor): array => [
+            'scope' => $factor->scope,
+            'costs' => array_map(static function (int $high, int $low) use ($style): ?array {
+                $figures = Weight::toCost($high, $low, $style)->figures($style);
+                $figures['shadow'] = intdiv($figures['shadow'], 1000);
+
+                return $high >= Weight::FORBIDDEN ? null : array_values($figures);
+            }, $factor->high, $factor->low),
+        ], $model->factors());
+        $process = new Process(
+            ['node', __DIR__.'/milp.mjs'],
+            dirname(__DIR__, 2),
+            input: json_encode(['domains' => $model->domains(), 'factors' => $factors], JSON_THROW_ON_ERROR),
+            timeout: 120,
+        );
+        $process->mustRun();
+
+        return json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+    }
+}
