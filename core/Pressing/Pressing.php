@@ -33,6 +33,20 @@ final readonly class Pressing
         return $this->directions[$join->id][$join->segmentAt($end)];
     }
 
+    /** Whether some join changes its direction on its way. */
+    public function hasFurls(): bool
+    {
+        foreach ($this->directions as $segments) {
+            foreach ($segments as $direction) {
+                if ($direction !== $segments[0]) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** @return non-empty-list<PressDirection> of one join, start to end */
     public function of(Join $join): array
     {

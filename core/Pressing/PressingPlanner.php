@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Pressing;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Meeting;
+use KeenSeam\Core\Pressing\Internal\JunctionTables;
 use KeenSeam\Core\Pressing\Internal\Optimum;
 use KeenSeam\Core\Pressing\Internal\PressingModel;
 use KeenSeam\Core\Pressing\Internal\SeamCosts;
@@ -19,6 +20,9 @@ final class PressingPlanner
 
     /** @var array<string, array{PressingModel, Optimum}> what was found, by question */
     private array $solved = [];
+
+    /** @var array<int, JunctionTables> for joins pressed as wholes, and by segments */
+    private array $tables = [];
 
     public function __construct(
         public readonly Construction $construction,
@@ -125,7 +129,7 @@ final class PressingPlanner
      */
     private function solve(PressQuestion $question, \Closure $timeIsUp): array
     {
-        $model = new PressingModel($this->construction, $this->junctions, $question);
+        $model = new PressingModel($this->construction, $this->junctions, $question, $this->tables($question->style->allowsFurls()));
         $kept = $this->memory?->recall($question->name());
         $optimum = $kept === null ? null : Optimum::fromArray($kept);
         if ($optimum === null) {
@@ -156,9 +160,17 @@ final class PressingPlanner
     /** @return list<list<int>> */
     private function plies(Pressing $pressing): array
     {
-        $layers = new Layers($this->construction, $pressing);
-        $radius = $this->construction->face->lattice->toFloatSteps(Junction::radius());
+        $tables = $this->tables($pressing->hasFurls());
 
-        return array_map(static fn (Junction $junction): array => $layers->around($junction->at, $radius), $this->junctions);
+        return array_map(static function (Junction $junction) use ($tables, $pressing): array {
+            $table = $tables->of($junction);
+
+            return $table->plies(array_map(static fn (array $slot): PressDirection => $pressing->directions[$slot[0]][$slot[1]], $table->slots));
+        }, $this->junctions);
+    }
+
+    private function tables(bool $perSegment): JunctionTables
+    {
+        return $this->tables[$perSegment ? 1 : 0] ??= new JunctionTables($this->construction, $perSegment);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Reference;
 
 use KeenSeam\Core\Pressing\Internal\Factor;
+use KeenSeam\Core\Pressing\Internal\JunctionTables;
 use KeenSeam\Core\Pressing\Internal\PressingModel;
 use KeenSeam\Core\Pressing\Internal\Weight;
 use KeenSeam\Core\Pressing\Junction;
@@ -42,7 +43,7 @@ final class OptimumTest extends TestCase
         self::assertTrue($plan->proved);
         $found = array_values($plan->cost->figures($style));
         $found[count($found) - 2] = intdiv($found[count($found) - 2] + 500, 1000); // shadow: the tables hold millionths
-        $least = self::solve(new PressingModel($construction, Junction::allOn($construction->face), $question), $style);
+        $least = self::solve(new PressingModel($construction, Junction::allOn($construction->face), $question, new JunctionTables($construction, $style->allowsFurls())), $style);
         self::assertEqualsWithDelta($least, $found, 2.0, 'shadow is rounded in every entry');
         self::assertSame(array_slice($least, 0, -2), array_slice($found, 0, -2));
         self::assertSame(end($least), end($found));

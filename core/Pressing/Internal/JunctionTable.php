@@ -7,7 +7,7 @@ namespace KeenSeam\Core\Pressing\Internal;
 use KeenSeam\Core\Pressing\PressDirection;
 
 /**
- * The most plies round one junction for every way of pressing the seams that matter there.
+ * The most plies round one junction for any way of pressing the seams that matter there.
  *
  * @internal
  */
@@ -15,24 +15,26 @@ final readonly class JunctionTable
 {
     /**
      * @param list<array{int, int}> $slots join id and segment of the seams that matter
-     * @param list<int>             $peaks by mixed radix: the first slot counts slowest, each counts the allowed directions
+     * @param NearCloth             $near  the cloth round this junction, or round another one of the same shape
      */
     public function __construct(
         public array $slots,
-        public array $peaks,
+        private NearCloth $near,
     ) {}
 
     /**
-     * @param list<PressDirection> $chosen     one a slot
-     * @param list<PressDirection> $directions the allowed ones, in the table's order
+     * @param list<PressDirection> $pressing one a slot
+     *
+     * @return list<int> as Layers::around() counts them
      */
-    public function peak(array $chosen, array $directions): int
+    public function plies(array $pressing): array
     {
-        $index = 0;
-        foreach ($chosen as $direction) {
-            $index = $index * count($directions) + (int) array_search($direction, $directions, true);
-        }
+        return $this->near->plies($pressing);
+    }
 
-        return $this->peaks[$index];
+    /** @param list<PressDirection> $pressing one a slot */
+    public function peak(array $pressing): int
+    {
+        return max(0, ...$this->near->plies($pressing));
     }
 }

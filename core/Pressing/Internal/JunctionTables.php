@@ -11,20 +11,22 @@ use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Pressing\Junction;
 use KeenSeam\Core\Pressing\Layers;
-use KeenSeam\Core\Pressing\PressDirection;
 
 /**
  * Computes junction tables. Junctions that look alike close up share one computation.
  *
  * The sampled points are pushed down the tree to the patches, adding their mirror images at each fold on the way;
- * then counts come back up, for all pressings of an assembly at once.
+ * counts come back up for the pressings somebody asks for.
  *
  * @internal
  */
 final class JunctionTables
 {
-    /** @var array<string, list<int>> peaks by the text of the junction's surroundings */
+    /** @var array<string, NearCloth> by the text of the junction's surroundings */
     private array $known = [];
+
+    /** @var array<string, JunctionTable> by place */
+    private array $tables = [];
 
     private readonly Cloth $cloth;
 
@@ -32,21 +34,20 @@ final class JunctionTables
 
     private readonly float $radius;
 
-    /**
-     * @param non-empty-list<PressDirection> $directions the ways a seam may be pressed
-     * @param bool                           $perSegment whether the segments of a join are pressed each its own way
-     */
-    public function __construct(
-        Construction $construction,
-        private readonly array $directions,
-        private readonly bool $perSegment,
-    ) {
+    /** @param bool $perSegment whether the segments of a join are pressed each its own way */
+    public function __construct(Construction $construction, private readonly bool $perSegment)
+    {
         $this->root = $construction->root;
         $this->cloth = new Cloth($construction);
         $this->radius = $construction->face->lattice->toFloatSteps(Junction::radius());
     }
 
     public function of(Junction $junction): JunctionTable
+    {
+        return $this->tables[$junction->at->key()] ??= $this->made($junction);
+    }
+
+    private function made(Junction $junction): JunctionTable
     {
         $points = [];
         for ($i = 0; $i < Layers::DIRECTIONS; ++$i) {
@@ -55,13 +56,8 @@ final class JunctionTables
         }
         $near = $this->push($this->root, $points, $junction->at)
             ?? throw new \LogicException('There is cloth round every junction.');
-        $key = $near->describe($junction->at);
-        $this->known[$key] ??= array_map(
-            static fn (array $counts): int => $counts === [] ? 0 : max($counts),
-            $near->counts($this->directions),
-        );
 
-        return new JunctionTable($near->slots(), $this->known[$key]);
+        return new JunctionTable($near->slots(), $this->known[$near->describe($junction->at)] ??= $near);
     }
 
     /**
@@ -71,8 +67,12 @@ final class JunctionTables
      */
     private function push(Assembly $assembly, array $points, Point $junction): ?NearCloth
     {
+        if ($points === []) {
+            return null;
+        }
+        $assembly = $this->descend($assembly, $points);
+
         return match (true) {
-            $points === [] => null,
             $assembly instanceof Piece => NearPatch::of($assembly->patch, $this->cloth->outlines[$assembly->patch->id], $points),
             $assembly instanceof Join => $this->pushThrough($assembly, $points, $junction),
             default => throw new \LogicException('An assembly is a piece or a join.'),
@@ -105,5 +105,42 @@ final class JunctionTables
         return $left === null && $right === null
             ? null
             : new NearJoin($join, [$left, $right], $here, $segments, $direct, $mirrored);
+    }
+
+    /**
+     * The smallest part that has all cloth at the points: large blocks have long trees above it.
+     *
+     * @param non-empty-list<array{float, float}> $points
+     */
+    private function descend(Assembly $assembly, array $points): Assembly
+    {
+        $xs = array_column($points, 0);
+        $ys = array_column($points, 1);
+        [$left, $top, $right, $bottom] = $box = [min($xs), min($ys), max($xs), max($ys)];
+        $corners = [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]];
+        while ($assembly instanceof Join) {
+            $line = $this->cloth->lines[$assembly->id];
+            $distances = array_map(static fn (array $corner): float => $line->distance($corner[0], $corner[1]), $corners);
+            if (min($distances) <= 0 && max($distances) >= 0) {
+                break;
+            }
+            [$here, $there] = $distances[0] > 0 ? [$assembly->right, $assembly->left] : [$assembly->left, $assembly->right];
+            $mirrored = array_map(static fn (array $corner): array => $line->mirrored($corner[0], $corner[1]), $corners);
+            $mirroredBox = [min(array_column($mirrored, 0)), min(array_column($mirrored, 1)), max(array_column($mirrored, 0)), max(array_column($mirrored, 1))];
+            if ($this->isWithinReach($there, $box) || $this->isWithinReach($here, $mirroredBox)) {
+                break;
+            }
+            $assembly = $here;
+        }
+
+        return $assembly;
+    }
+
+    /** @param array{float, float, float, float} $box left, top, right, bottom */
+    private function isWithinReach(Assembly $assembly, array $box): bool
+    {
+        [$left, $top, $right, $bottom] = $this->cloth->reach($assembly);
+
+        return $box[2] >= $left && $box[0] <= $right && $box[3] >= $top && $box[1] <= $bottom;
     }
 }

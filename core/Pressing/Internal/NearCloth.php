@@ -21,13 +21,13 @@ interface NearCloth
     public function slots(): array;
 
     /**
-     * Plies at every point asked, for every way of pressing the slots: the first slot counts slowest.
+     * Plies at every point asked.
      *
-     * @param non-empty-list<PressDirection> $directions what each slot may be
+     * @param list<PressDirection> $pressing one a slot
      *
-     * @return non-empty-list<list<int>>
+     * @return list<int>
      */
-    public function counts(array $directions): array;
+    public function plies(array $pressing): array;
 
     /** A text that is equal for surroundings of equal shape; places are told relative to the junction. */
     public function describe(Point $junction): string;

@@ -9,13 +9,20 @@ use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Pressing\PressDirection;
 
 /** @internal */
-final readonly class NearJoin implements NearCloth
+final class NearJoin implements NearCloth
 {
     /** @var list<bool> */
-    private array $touched;
+    private readonly array $touched;
 
     /** @var list<int> segments of this join whose pressing matters here, ascending */
-    private array $segments;
+    private readonly array $segments;
+
+    private readonly int $slotsOfLeft;
+
+    private readonly int $slotsOfRight;
+
+    /** @var array<string, list<int>> plies by pressing, as far as somebody asked */
+    private array $known = [];
 
     /**
      * @param array{NearCloth|null, NearCloth|null} $parts     left and right; null has no cloth here
@@ -25,12 +32,12 @@ final readonly class NearJoin implements NearCloth
      * @param list<int>                             $mirrored  for each point, the number of its mirror image among those asked of the part it lies on, or -1
      */
     public function __construct(
-        private Join $join,
-        private array $parts,
-        private array $here,
-        private array $segmentAt,
-        private array $direct,
-        private array $mirrored,
+        private readonly Join $join,
+        private readonly array $parts,
+        private readonly array $here,
+        private readonly array $segmentAt,
+        private readonly array $direct,
+        private readonly array $mirrored,
     ) {
         $touchedParts = [$parts[0]?->touched(), $parts[1]?->touched()];
         $touched = [];
@@ -45,6 +52,8 @@ final readonly class NearJoin implements NearCloth
         ksort($matters);
         $this->touched = $touched;
         $this->segments = array_keys($matters);
+        $this->slotsOfLeft = count($parts[0]?->slots() ?? []);
+        $this->slotsOfRight = count($parts[1]?->slots() ?? []);
     }
 
     public function touched(): array
@@ -61,22 +70,14 @@ final readonly class NearJoin implements NearCloth
         ];
     }
 
-    public function counts(array $directions): array
+    public function plies(array $pressing): array
     {
-        $nothing = [[]];
-        $ofLeft = $this->parts[0]?->counts($directions) ?? $nothing;
-        $ofRight = $this->parts[1]?->counts($directions) ?? $nothing;
-        $own = $this->ownPressings($directions);
-        $counts = [];
-        foreach ($ofLeft as $left) {
-            foreach ($ofRight as $right) {
-                foreach ($own as $pressing) {
-                    $counts[] = $this->folded([$left, $right], $pressing);
-                }
-            }
-        }
+        $key = implode(' ', array_map(static fn (PressDirection $press): string => $press->value, $pressing));
 
-        return $counts;
+        return $this->known[$key] ??= $this->folded([
+            $this->parts[0]?->plies(array_slice($pressing, 0, $this->slotsOfLeft)) ?? [],
+            $this->parts[1]?->plies(array_slice($pressing, $this->slotsOfLeft, $this->slotsOfRight)) ?? [],
+        ], array_combine($this->segments, array_slice($pressing, $this->slotsOfLeft + $this->slotsOfRight)));
     }
 
     public function describe(Point $junction): string
@@ -126,26 +127,5 @@ final readonly class NearJoin implements NearCloth
         }
 
         return $counts;
-    }
-
-    /**
-     * @param non-empty-list<PressDirection> $directions
-     *
-     * @return non-empty-list<array<int, PressDirection>> every way to press the segments that matter
-     */
-    private function ownPressings(array $directions): array
-    {
-        $pressings = [[]];
-        foreach ($this->segments as $segment) {
-            $longer = [];
-            foreach ($pressings as $pressing) {
-                foreach ($directions as $direction) {
-                    $longer[] = $pressing + [$segment => $direction];
-                }
-            }
-            $pressings = $longer;
-        }
-
-        return $pressings;
     }
 }

@@ -38,9 +38,9 @@ final readonly class NearPatch implements NearCloth
         return [];
     }
 
-    public function counts(array $directions): array
+    public function plies(array $pressing): array
     {
-        return [array_map(static fn (bool $covered): int => $covered ? 1 : 0, $this->covered)];
+        return array_map(static fn (bool $covered): int => $covered ? 1 : 0, $this->covered);
     }
 
     public function describe(Point $junction): string

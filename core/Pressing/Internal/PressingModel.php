@@ -38,6 +38,7 @@ final class PressingModel
         private readonly Construction $construction,
         private readonly array $junctions,
         private readonly PressQuestion $question,
+        private readonly JunctionTables $tables,
     ) {
         $this->variables = new SeamVariables($construction, $question);
     }
@@ -45,7 +46,7 @@ final class PressingModel
     /** @param \Closure(): bool $timeIsUp */
     public function solve(\Closure $timeIsUp): Optimum
     {
-        return Search::best($this->domains(), $this->factors(), $timeIsUp);
+        return Search::best($this->domains(), $this->factors(), $timeIsUp, $this->question->style->goesByTheLump() ? null : Weight::SECOND);
     }
 
     /** @return list<int> number of values of each variable */
@@ -115,13 +116,11 @@ final class PressingModel
 
     private function weighJunctions(): void
     {
-        $directions = $this->directionsInUse();
-        $tables = new JunctionTables($this->construction, $directions, $this->question->style->allowsFurls());
         foreach ($this->junctions as $junction) {
-            $table = $tables->of($junction);
+            $table = $this->tables->of($junction);
             $this->addFactor(
                 $table->slots,
-                fn (array $press): Cost => Cost::ofPeak($table->peak($press, $directions), $this->question->lump),
+                fn (array $press): Cost => Cost::ofPeak($table->peak($press), $this->question->lump),
             );
         }
     }
@@ -134,22 +133,6 @@ final class PressingModel
                 static fn (array $press): ?Cost => $press[0] === $lock->direction ? new Cost() : null,
             );
         }
-    }
-
-    /** @return non-empty-list<PressDirection> the style's own, and those of locks that overrule it */
-    private function directionsInUse(): array
-    {
-        $directions = $this->question->style->directions();
-        foreach ($this->question->locks as $lock) {
-            if (! in_array($lock->direction, $directions, true)) {
-                $directions[] = $lock->direction;
-            }
-            if (! in_array($lock->direction->swapped(), $directions, true)) {
-                $directions[] = $lock->direction->swapped();
-            }
-        }
-
-        return $directions;
     }
 
     /**

@@ -12,28 +12,66 @@ namespace KeenSeam\Core\Pressing\Internal;
 final class Search
 {
     /** Table sizes to try one after the other: the first that is exact ends the search. */
-    private const TABLE_SIZES = [1 << 8, 1 << 12, 1 << 16, 1 << 19];
+    private const SMALL_TABLES = [1 << 8, 1 << 13];
+
+    private const LARGE_TABLES = [1 << 16, 1 << 19];
+
+    /** Beyond so many variables in a cover, branching rarely gets anywhere. */
+    private const LARGEST_COVER = 60;
+
+    /**
+     * @param list<int>        $domains
+     * @param list<Factor>     $factors
+     * @param \Closure(): bool $timeIsUp
+     * @param int|null         $firstUnit the weight of one of the figure that counts first, where that figure is the nesting
+     */
+    public static function best(array $domains, array $factors, \Closure $timeIsUp, ?int $firstUnit): Optimum
+    {
+        if ($firstUnit === null) {
+            return self::search($domains, $factors, $timeIsUp);
+        }
+        $contraction = Contraction::of($domains, $factors, $firstUnit);
+        $found = self::search($contraction->domains(), $contraction->factors(), $timeIsUp);
+
+        return new Optimum($contraction->expanded($found->values), $found->boundHigh, $found->boundLow, $found->exact);
+    }
 
     /**
      * @param list<int>        $domains
      * @param list<Factor>     $factors
      * @param \Closure(): bool $timeIsUp
      */
-    public static function best(array $domains, array $factors, \Closure $timeIsUp): Optimum
+    private static function search(array $domains, array $factors, \Closure $timeIsUp): Optimum
     {
-        $best = null;
-        foreach (self::TABLE_SIZES as $size) {
-            // The first, small round always runs to its end, so that there is a plan however short the time.
-            $found = (new Elimination($domains, $factors))->solve($size, $best === null ? static fn (): bool => false : $timeIsUp);
-            if ($found === null || $found->exact) {
-                $best = $found ?? $best;
-                break;
-            }
-            $values = Descent::from($domains, $factors, $found->values, $timeIsUp);
-            $best = self::better($best, new Optimum($values, $found->boundHigh, $found->boundLow, false), $domains, $factors);
+        // The first, small round always runs to its end, so that there is a plan however short the time.
+        $best = self::eliminated($domains, $factors, self::SMALL_TABLES[0], static fn (): bool => false)
+            ?? throw new \LogicException('A round without a clock gives a plan.');
+        foreach (array_slice(self::SMALL_TABLES, 1) as $size) {
+            $best = $best->exact ? $best : self::better($best, self::eliminated($domains, $factors, $size, $timeIsUp), $domains, $factors);
+        }
+        if (! $best->exact) {
+            $best = self::better($best, CoverSearch::best($domains, $factors, $timeIsUp, self::LARGEST_COVER), $domains, $factors);
+        }
+        foreach (self::LARGE_TABLES as $size) {
+            $best = $best->exact || $timeIsUp() ? $best : self::better($best, self::eliminated($domains, $factors, $size, $timeIsUp), $domains, $factors);
         }
 
-        return $best ?? throw new \LogicException('The first round gives a plan.');
+        return $best;
+    }
+
+    /**
+     * @param list<int>        $domains
+     * @param list<Factor>     $factors
+     * @param \Closure(): bool $timeIsUp
+     */
+    private static function eliminated(array $domains, array $factors, int $tableSize, \Closure $timeIsUp): ?Optimum
+    {
+        $found = (new Elimination($domains, $factors))->solve($tableSize, $timeIsUp);
+        if ($found === null || $found->exact) {
+            return $found;
+        }
+
+        return new Optimum(Descent::from($domains, $factors, $found->values, $timeIsUp), $found->boundHigh, $found->boundLow, false);
     }
 
     /**
@@ -42,10 +80,10 @@ final class Search
      * @param list<int>    $domains
      * @param list<Factor> $factors
      */
-    private static function better(?Optimum $a, Optimum $b, array $domains, array $factors): Optimum
+    private static function better(Optimum $a, ?Optimum $b, array $domains, array $factors): Optimum
     {
-        if ($a === null) {
-            return $b;
+        if ($b === null || $b->exact) {
+            return $b ?? $a;
         }
         $values = Descent::weigh($factors, $b->values, $domains) < Descent::weigh($factors, $a->values, $domains) ? $b->values : $a->values;
         $bound = max([$a->boundHigh, $a->boundLow], [$b->boundHigh, $b->boundLow]);

@@ -23,7 +23,8 @@ final readonly class Weight
 
     private const FIRST = 1 << 40;
 
-    private const SECOND = 1 << 24;
+    /** One mismatch, where nesting counts first. */
+    public const SECOND = 1 << 24;
 
     private const FOLDED = 1 << 46;
 

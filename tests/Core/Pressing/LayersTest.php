@@ -84,13 +84,13 @@ final class LayersTest extends TestCase
             $directions = $perSegment ? [PressDirection::Left, PressDirection::Right] : PressDirection::cases();
             for ($seed = 0; $seed < 6; ++$seed) {
                 $construction = Blocks::construction(Blocks::generated($seed, 3, 2));
-                $tables = new JunctionTables($construction, $directions, $perSegment);
+                $tables = new JunctionTables($construction, $perSegment);
                 $pressing = self::anyPressing($construction, new Randomizer(new Mt19937($seed)), $perSegment, $directions);
                 $layers = new Layers($construction, $pressing);
                 foreach (Junction::allOn($construction->face) as $junction) {
                     $table = $tables->of($junction);
                     $chosen = array_map(static fn (array $slot): PressDirection => $pressing->directions[$slot[0]][$slot[1]], $table->slots);
-                    self::assertSame(max(0, ...$layers->around($junction->at, self::radius($construction))), $table->peak($chosen, $directions), "seed $seed at {$junction->at->key()}");
+                    self::assertSame(max(0, ...$layers->around($junction->at, self::radius($construction))), $table->peak($chosen), "seed $seed at {$junction->at->key()}");
                 }
             }
         }

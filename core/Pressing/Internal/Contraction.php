@@ -1,0 +1,278 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing\Internal;
+
+/**
+ * Makes a problem smaller where the figure that counts first leaves no choice.
+ *
+ * Where all factors of a connected group can reach their least first figure at once, every best plan does so; their
+ * other entries are then forbidden, and two variables of which each fixes the other become one. In a block of rows
+ * that nest, all the seams one above the other become a single variable.
+ *
+ * @internal
+ */
+final class Contraction
+{
+    /** Larger groups are left as they are. */
+    private const LARGEST_TABLE = 1 << 12;
+
+    /** @var list<int> the variable that stands for each variable */
+    private array $standsFor;
+
+    /** @var list<list<int>> value of each variable by value of the one that stands for it */
+    private array $valueBy = [];
+
+    /** @var array<int, Factor> */
+    private array $factors;
+
+    /** @var list<int> variables that are left, numbered anew by their place here */
+    private array $left = [];
+
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors
+     * @param int          $unit    the weight of one of the first figure
+     */
+    private function __construct(private readonly array $domains, array $factors, private readonly int $unit)
+    {
+        $this->factors = $factors;
+        $this->standsFor = array_keys($domains);
+        foreach ($domains as $size) {
+            $this->valueBy[] = range(0, $size - 1);
+        }
+    }
+
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors
+     */
+    public static function of(array $domains, array $factors, int $unit): self
+    {
+        $contraction = new self($domains, $factors, $unit);
+        foreach ($contraction->groups() as $group) {
+            $contraction->tighten($group);
+        }
+        $contraction->left = array_values(array_unique($contraction->standsFor));
+
+        return $contraction;
+    }
+
+    /** @return list<int> of the variables that are left */
+    public function domains(): array
+    {
+        return array_map(fn (int $variable): int => $this->domains[$variable], $this->left);
+    }
+
+    /** @return list<Factor> over the variables that are left, one for each scope */
+    public function factors(): array
+    {
+        $numbers = array_flip($this->left);
+        $merged = [];
+        foreach ($this->factors as $factor) {
+            $scope = array_values(array_unique(array_map(fn (int $variable): int => $this->standsFor[$variable], $factor->scope)));
+            usort($scope, static fn (int $a, int $b): int => $numbers[$a] <=> $numbers[$b]);
+            [$highs, $lows] = $this->rewritten($factor, $scope);
+            $new = array_map(static fn (int $variable): int => $numbers[$variable], $scope);
+            $key = implode(',', $new);
+            if (isset($merged[$key])) {
+                $add = static fn (int $a, int $b): int => min($a + $b, Weight::FORBIDDEN);
+                $highs = array_map($add, $highs, $merged[$key]->high);
+                $lows = array_map(static fn (int $a, int $b): int => $a + $b, $lows, $merged[$key]->low);
+            }
+            $merged[$key] = new Factor($new, $highs, $lows);
+        }
+
+        return array_values($merged);
+    }
+
+    /**
+     * @param list<int> $values of the variables that are left
+     *
+     * @return list<int> of all variables
+     */
+    public function expanded(array $values): array
+    {
+        $numbers = array_flip($this->left);
+
+        return array_map(
+            fn (int $variable): int => $this->valueBy[$variable][$values[$numbers[$this->standsFor[$variable]]]],
+            array_keys($this->domains),
+        );
+    }
+
+    /** @return list<list<int>> numbers of the factors that differ in the first figure, in groups that share variables */
+    private function groups(): array
+    {
+        $groupOf = [];
+        $groups = [];
+        foreach ($this->factors as $id => $factor) {
+            $firsts = $this->firsts($factor);
+            if (count(array_unique($firsts)) < 2) {
+                continue;
+            }
+            $joined = array_unique(array_filter(array_map(static fn (int $variable): ?int => $groupOf[$variable] ?? null, $factor->scope), is_int(...)));
+            $group = $id;
+            $groups[$group] = [$id];
+            foreach ($joined as $other) {
+                $groups[$group] = [...$groups[$group], ...$groups[$other]];
+                unset($groups[$other]);
+            }
+            foreach ($groups[$group] as $member) {
+                foreach ($this->factors[$member]->scope as $variable) {
+                    $groupOf[$variable] = $group;
+                }
+            }
+        }
+
+        return array_values($groups);
+    }
+
+    /** @param list<int> $group numbers of factors */
+    private function tighten(array $group): void
+    {
+        $least = 0;
+        $numbers = [];
+        $small = [];
+        foreach ($group as $id) {
+            $firsts = $this->firsts($this->factors[$id]);
+            $least += min($firsts === [] ? [0] : $firsts);
+            foreach ($this->factors[$id]->scope as $variable) {
+                $numbers[$variable] ??= count($numbers);
+            }
+            $small[] = [$this->factors[$id], $firsts];
+        }
+        $factors = array_map(static fn (array $one): Factor => self::renumbered($one[0], $one[1], $numbers), $small);
+        $domains = array_map(fn (int $variable): int => $this->domains[$variable], array_keys($numbers));
+        $found = (new Elimination($domains, self::ascending($factors, $domains)))->solve(self::LARGEST_TABLE, static fn (): bool => false);
+        if ($found === null || ! $found->exact || $found->boundHigh !== $least) {
+            return;
+        }
+        foreach ($group as $id) {
+            $firsts = $this->firsts($this->factors[$id]);
+            $min = min($firsts === [] ? [0] : $firsts);
+            $this->factors[$id] = new Factor(
+                $this->factors[$id]->scope,
+                array_map(static fn (int $high, int $first): int => $first === $min ? $high : Weight::FORBIDDEN, $this->factors[$id]->high, $firsts),
+                $this->factors[$id]->low,
+            );
+            $this->merge($this->factors[$id], $firsts, $min);
+        }
+    }
+
+    /**
+     * Makes one variable of the two in the factor's scope when each value of either leaves one of the other.
+     *
+     * @param list<int> $firsts
+     */
+    private function merge(Factor $factor, array $firsts, int $least): void
+    {
+        if (count($factor->scope) !== 2) {
+            return;
+        }
+        [$a, $b] = $factor->scope;
+        [$rootA, $rootB] = [$this->standsFor[$a], $this->standsFor[$b]];
+        if ($rootA === $rootB) {
+            return;
+        }
+        $partner = [];
+        foreach ($this->valueBy[$a] as $rootValueA => $valueA) {
+            foreach ($this->valueBy[$b] as $rootValueB => $valueB) {
+                if ($firsts[$valueA * $this->domains[$b] + $valueB] === $least) {
+                    $partner[$rootValueA][] = $rootValueB;
+                }
+            }
+        }
+        $partners = array_map(static fn (array $values): int => $values[0], $partner);
+        $isOneToOne = count($partner) === $this->domains[$rootA] && array_filter($partner, static fn (array $values): bool => count($values) !== 1) === []
+            && count(array_unique($partners)) === $this->domains[$rootB] && $this->domains[$rootA] === $this->domains[$rootB];
+        if (! $isOneToOne) {
+            return;
+        }
+        foreach ($this->standsFor as $variable => $root) {
+            if ($root === $rootB) {
+                $this->standsFor[$variable] = $rootA;
+                $old = $this->valueBy[$variable];
+                ksort($partners);
+                $this->valueBy[$variable] = array_map(static fn (int $value): int => $old[$value], array_values($partners));
+            }
+        }
+    }
+
+    /** @return list<int> the first figure of every entry; forbidden ones are far above all others */
+    private function firsts(Factor $factor): array
+    {
+        return array_map(fn (int $high): int => intdiv($high, $this->unit), $factor->high);
+    }
+
+    /**
+     * The factor's weights over other variables, which stand for its own.
+     *
+     * @param list<int> $scope
+     *
+     * @return array{list<int>, list<int>}
+     */
+    private function rewritten(Factor $factor, array $scope): array
+    {
+        $highs = $lows = [];
+        $size = array_product(array_map(fn (int $variable): int => $this->domains[$variable], $scope));
+        for ($entry = 0; $entry < $size; ++$entry) {
+            $values = [];
+            $rest = $entry;
+            foreach (array_reverse($scope) as $variable) {
+                $values[$variable] = $rest % $this->domains[$variable];
+                $rest = intdiv($rest, $this->domains[$variable]);
+            }
+            $index = 0;
+            foreach ($factor->scope as $variable) {
+                $index = $index * $this->domains[$variable] + $this->valueBy[$variable][$values[$this->standsFor[$variable]]];
+            }
+            $highs[] = $factor->high[$index];
+            $lows[] = $factor->low[$index];
+        }
+
+        return [$highs, $lows];
+    }
+
+    /**
+     * @param list<int>       $weights
+     * @param array<int, int> $numbers new number of each variable
+     */
+    private static function renumbered(Factor $factor, array $weights, array $numbers): Factor
+    {
+        return new Factor(array_map(static fn (int $variable): int => $numbers[$variable], $factor->scope), $weights, array_fill(0, count($weights), 0));
+    }
+
+    /**
+     * Brings scopes into ascending order, as tables are told.
+     *
+     * @param list<Factor> $factors
+     * @param list<int>    $domains
+     *
+     * @return list<Factor>
+     */
+    private static function ascending(array $factors, array $domains): array
+    {
+        return array_map(static function (Factor $factor) use ($domains): Factor {
+            $scope = $factor->scope;
+            sort($scope);
+            if ($scope === $factor->scope) {
+                return $factor;
+            }
+            $highs = [];
+            $size = count($factor->high);
+            for ($entry = 0; $entry < $size; ++$entry) {
+                $values = [];
+                $rest = $entry;
+                foreach (array_reverse($scope) as $variable) {
+                    $values[$variable] = $rest % $domains[$variable];
+                    $rest = intdiv($rest, $domains[$variable]);
+                }
+                $highs[] = $factor->high[$factor->index($values, $domains)];
+            }
+
+            return new Factor($scope, $highs, $factor->low);
+        }, $factors);
+    }
+}
