@@ -5,19 +5,27 @@ declare(strict_types=1);
 use App\Http\Controllers\BlockController;
 use App\Http\Controllers\BlockFileController;
 use App\Http\Controllers\LockController;
+use App\Http\Controllers\OrderController;
+use App\Http\Controllers\PilesController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\ProgressController;
 use App\Http\Controllers\RestController;
 use App\Http\Controllers\RestoreController;
 use App\Http\Controllers\SeamChoicesController;
 use App\Http\Controllers\StepController;
+use App\Http\Controllers\StyleController;
 use Illuminate\Support\Facades\Route;
 
 Route::apiResource('blocks', BlockController::class)->whereNumber('block');
 Route::prefix('blocks/{block}')->whereNumber('block')->group(static function (): void {
     Route::post('restore', RestoreController::class)->withTrashed();
     Route::get('file', BlockFileController::class);
+    Route::get('orders', [OrderController::class, 'index']);
+    Route::put('order', [OrderController::class, 'store']);
     Route::get('plan', PlanController::class);
+    Route::get('styles', [StyleController::class, 'index']);
+    Route::put('style', [StyleController::class, 'store']);
+    Route::get('piles', PilesController::class);
     Route::get('steps/{step}', StepController::class)->whereNumber('step');
     Route::get('seams/{join}/choices', SeamChoicesController::class)->whereNumber('join');
     Route::put('locks/{join}', [LockController::class, 'store'])->whereNumber('join');

@@ -11,6 +11,7 @@ use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Pressing\Back;
 use KeenSeam\Core\Pressing\Flap;
+use KeenSeam\Core\Pressing\HabitWarning;
 use KeenSeam\Core\Pressing\Junction;
 use KeenSeam\Core\Pressing\Locks;
 use KeenSeam\Core\Pressing\MatchReport;
@@ -34,6 +35,10 @@ final class PressDocument
             'crossings' => self::crossings($plan),
             'junctions' => self::junctions($plan),
             'flaps' => self::flaps($plan, Back::of($plan->construction, $plan->pressing)),
+            'habits' => array_map(static fn (HabitWarning $warning): array => [
+                'text' => $face->lattice->toText($warning->at),
+                'runsStraightOn' => $warning->runsStraightOn,
+            ], HabitWarning::allIn($plan->construction)),
             'totals' => self::figures($plan),
             'withoutLocks' => self::figures($station->withoutLocks),
             'locks' => count($station->locks->all),

@@ -17,12 +17,16 @@ use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
 
 /** Asks core for the plans of a block on the shelf. */
 final readonly class BlockPlans
 {
     /** Seconds a screen waits for the best plan of a very large block. */
     private const PATIENCE = 8.0;
+
+    /** Units of one class that are sorted into two piles one by one. */
+    private const MOST_TO_SPLIT = 16;
 
     public function __construct(
         private BlockFileReader $reader,
@@ -82,6 +86,41 @@ final readonly class BlockPlans
         }
 
         return $choices;
+    }
+
+    /**
+     * The best plan of every school, without locks.
+     *
+     * @return array<string, PressingPlan> by style
+     */
+    public function styles(ShelfBlock $block): array
+    {
+        $planner = $this->planner($block);
+        $plans = [];
+        foreach (PressStyle::cases() as $style) {
+            $plans[$style->value] = $planner->best(new PressQuestion($style), $this->patience());
+        }
+
+        return $plans;
+    }
+
+    /**
+     * The best plan, and for each class of several units the best plan when that class may be pressed in two piles.
+     *
+     * @return array{PressingPlan, array<int, PressingPlan>}
+     */
+    public function piles(ShelfBlock $block): array
+    {
+        $planner = $this->planner($block);
+        $question = new PressQuestion($block->style);
+        $splits = [];
+        foreach ($planner->construction->classes as $class) {
+            if (count($class->members) > 1 && count($class->members) <= self::MOST_TO_SPLIT) {
+                $splits[$class->index] = $planner->best($question->withTwoPiles($class->index), $this->patience());
+            }
+        }
+
+        return [$planner->best($question, $this->patience()), $splits];
     }
 
     private function planner(ShelfBlock $block): PressingPlanner

@@ -24,7 +24,10 @@ final readonly class Construction
         public array $strands,
     ) {}
 
-    /** @throws SetInSeamNeeded when no straight seams build the block */
+    /**
+     * @throws SetInSeamNeeded  when no straight seams build the block
+     * @throws OrderNotPossible when the block has no seams for this order
+     */
     public static function of(Face $face, Order $order): self
     {
         return (new ConstructionBuilder($face, $order))->build();

@@ -44,6 +44,19 @@ enum Order: string
         };
     }
 
+    /** As a quilter says it. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::Rows => 'By rows',
+            self::Columns => 'By columns',
+            self::Quarters => 'Halves of halves',
+            self::Diagonal => 'Slanting rows',
+            self::Around => 'Round a centre',
+            self::Best => 'Fewest points to match',
+        };
+    }
+
     /** Whether the block is sewn from its patches, whatever cells they lie in. */
     public function runsThroughCells(): bool
     {

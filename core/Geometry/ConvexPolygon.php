@@ -126,6 +126,12 @@ final readonly class ConvexPolygon
         }, $this->points));
     }
 
+    /** Flipped left to right about x = 0. */
+    public function mirrored(): self
+    {
+        return self::of(array_map(static fn (Point $point): Point => new Point(-$point->x, $point->y), $this->points));
+    }
+
     /** The same for equal outlines wherever their list of corners starts. */
     public function key(): string
     {
@@ -168,13 +174,18 @@ final readonly class ConvexPolygon
      */
     private static function withoutFlatCorners(array $points): array
     {
+        $points = array_values(array_filter(
+            $points,
+            static fn (Point $point, int $i): bool => ! $point->equals($points[($i + 1) % count($points)]),
+            ARRAY_FILTER_USE_BOTH,
+        ));
         do {
             $count = count($points);
             $kept = [];
             foreach ($points as $i => $point) {
                 $before = $points[($i + $count - 1) % $count];
                 $after = $points[($i + 1) % $count];
-                if ($point->equals($after) || $point->minus($before)->cross($after->minus($point)) === 0) {
+                if ($point->minus($before)->cross($after->minus($point)) === 0) {
                     continue;
                 }
                 $kept[] = $point;

@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import MachineScreen from './screens/MachineScreen.vue'
+import OrderScreen from './screens/OrderScreen.vue'
 import PressScreen from './screens/PressScreen.vue'
 import ShelfScreen from './screens/ShelfScreen.vue'
 
@@ -9,6 +10,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'shelf', component: ShelfScreen },
+    { path: '/blocks/:block(\\d+)/order', name: 'order', component: OrderScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/press', name: 'press', component: PressScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/machine', name: 'machine', component: MachineScreen, props: blockProp },
     { path: '/:rest(.*)', redirect: '/' },

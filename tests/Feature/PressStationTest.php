@@ -94,8 +94,11 @@ final class PressStationTest extends TestCase
         $now = $station['joins'][16]['press'][0];
         $other = $now === 'left' ? 'right' : 'left';
 
-        self::assertSame($station['totals'], $choices[$now]);
-        self::assertSame(1, $choices[$other]['stacked']);
+        self::assertSame($station['totals'], $choices[$now]['figures']);
+        self::assertSame('neither better nor worse', $choices[$now]['words']);
+        self::assertSame(1, $choices[$other]['figures']['stacked']);
+        self::assertStringStartsWith('1 more ridge on ridge', $choices[$other]['words']);
+        self::assertSame(0, $choices['open']['figures']['stacked']);
     }
 
     public function test_a_step_is_shown_by_what_it_makes(): void

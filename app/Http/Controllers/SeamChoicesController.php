@@ -8,7 +8,9 @@ use App\Documents\PressDocument;
 use App\Models\ShelfBlock;
 use App\Plans\BlockPlans;
 use Illuminate\Http\JsonResponse;
+use KeenSeam\Core\Guide\Comparison;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Pressing\PressingPlan;
 
 /** What each way of pressing one seam would cost. */
 final readonly class SeamChoicesController
@@ -18,6 +20,11 @@ final readonly class SeamChoicesController
     /** @throws KeenSeamProblem */
     public function __invoke(ShelfBlock $block, int $join): JsonResponse
     {
-        return new JsonResponse(['choices' => array_map(PressDocument::figures(...), $this->plans->choices($block, $join))]);
+        $now = $this->plans->press($block)->shown;
+
+        return new JsonResponse(['choices' => array_map(static fn (PressingPlan $plan): array => [
+            'figures' => PressDocument::figures($plan),
+            'words' => Comparison::words($now, $plan),
+        ], $this->plans->choices($block, $join))]);
     }
 }

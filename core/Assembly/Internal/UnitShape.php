@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Assembly\Internal;
 
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 
 /**
@@ -28,6 +29,23 @@ final class UnitShape
         return array_map(
             static fn (Patch|PlacedUnit $part): string => self::part($part, $origin, $quarterTurns, $corner),
             $unit->parts,
+        );
+    }
+
+    /**
+     * The unit's patches only, whatever smaller units they are sewn to first; flipped left to right before the turn if asked.
+     *
+     * @return list<string>
+     */
+    public static function patches(PlacedUnit $unit, int $quarterTurns, bool $mirrored): array
+    {
+        $origin = new Point(0, 0);
+        $lie = static fn (ConvexPolygon $outline): ConvexPolygon => ($mirrored ? $outline->mirrored() : $outline)->turnedAbout($origin, $quarterTurns);
+        $corner = $lie($unit->outline)->corner();
+
+        return array_map(
+            static fn (Patch $patch): string => $patch->fabric->key.': '.$lie($patch->outline)->turnedAbout($corner, 0)->key(),
+            $unit->patches(),
         );
     }
 

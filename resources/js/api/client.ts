@@ -1,4 +1,4 @@
-import type { PressDirection, PressShown, RestOfSeams, SeamChoices, ShelfBlock, StepPicture } from './types'
+import type { Order, OrdersShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, ShelfBlock, StepPicture, StyleShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -27,6 +27,19 @@ export const press = (block: number) => ask<PressShown>('GET', `/blocks/${block}
 
 export const seamChoices = (block: number, join: number) =>
   ask<{ choices: SeamChoices }>('GET', `/blocks/${block}/seams/${join}/choices`).then((answer) => answer.choices)
+
+export const orders = (block: number) => ask<OrdersShown>('GET', `/blocks/${block}/orders`)
+
+export const chooseOrder = (block: number, version: number, order: Order) =>
+  ask<{ order: Order; version: number }>('PUT', `/blocks/${block}/order`, { version, json: { order } })
+
+export const styles = (block: number) => ask<{ styles: StyleShown[] }>('GET', `/blocks/${block}/styles`).then((answer) => answer.styles)
+
+export const chooseStyle = (block: number, version: number, style: PressStyle) =>
+  ask<PressShown>('PUT', `/blocks/${block}/style`, { version, json: { style } })
+
+export const pileGains = (block: number) =>
+  ask<{ gains: { class: string; text: string }[] }>('GET', `/blocks/${block}/piles`).then((answer) => answer.gains)
 
 export const stepPicture = (block: number, step: number) => ask<StepPicture>('GET', `/blocks/${block}/steps/${step}`)
 

@@ -110,6 +110,9 @@ export interface PressShown {
   junctions: JunctionShown[]
   /** From the lowest to the topmost as one looks at the back; places are still seen from the face. */
   flaps: FlapShown[]
+  habits: { text: [string, string]; runsStraightOn: boolean }[]
+  order: Order
+  style: PressStyle
   totals: Figures
   withoutLocks: Figures
   locks: number
@@ -119,4 +122,58 @@ export interface PressShown {
   proved: boolean
 }
 
-export type SeamChoices = Partial<Record<PressDirection, Figures>>
+export type SeamChoices = Partial<Record<PressDirection, { figures: Figures; words: string }>>
+
+export type Order = 'rows' | 'columns' | 'quarters' | 'diagonal' | 'around' | 'best'
+
+export type PressStyle = 'nest' | 'nest-furl' | 'open' | 'dark' | 'mixed'
+
+export interface StyleShown {
+  style: PressStyle
+  figures: Figures
+  proved: boolean
+}
+
+export interface OrderFigures {
+  joins: number
+  matchPoints: number
+  biasJoins: number
+  longestJoin: string
+  joinsToLearn: number | null
+  chainBatches: number
+  presses: number
+}
+
+export interface UnitClassShown {
+  label: string
+  name: string
+  count: number
+  twin: string | null
+  lookAlikes: string[]
+  patches: number[]
+}
+
+export interface OrderPossible {
+  order: Order
+  words: string
+  figures: OrderFigures
+  joins: { from: Place; to: Place; batch: number }[]
+  strands: { depth: number; outline: Place[] }[]
+  classes: UnitClassShown[]
+}
+
+export interface OrderImpossible {
+  order: Order
+  words: string
+  problem: string
+  patchesInTheWay: number[]
+}
+
+export type OrderShown = OrderPossible | OrderImpossible
+
+export interface OrdersShown {
+  block: { id: number; name: string; version: number }
+  chosen: Order
+  face: FaceShown
+  orders: OrderShown[]
+}

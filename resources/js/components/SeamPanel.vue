@@ -10,22 +10,20 @@ const props = defineProps<{ join: JoinShown; choices: SeamChoices | null; totals
 const emit = defineEmits<{ choose: [direction: PressDirection]; release: [] }>()
 
 const ways = computed(() =>
-  (['left', 'right'] as const).map((direction) => ({
+  (['left', 'right', 'open'] as const).map((direction) => ({
     direction,
-    word: `toward ${direction === 'left' ? props.join.left : props.join.right}`,
+    word: direction === 'open' ? 'open' : `toward ${direction === 'left' ? props.join.left : props.join.right}`,
     angle: directionAngle(props.join, direction, true),
-    isNow: props.join.press[0] === direction,
-    cost: cost(props.choices?.[direction]),
+    isNow: isNow(direction),
+    cost: isNow(direction) ? 'as it lies now' : (props.choices?.[direction]?.words ?? '…'),
   })),
 )
 const pileNote = computed(() =>
   props.join.pile.length > 1 ? `One pile: the same seam in all ${props.join.pile.length} units is pressed alike.` : '',
 )
 
-function cost(figures: Figures | undefined): string {
-  if (!figures) return '…'
-  const words = [figures.stacked > 0 ? `${figures.stacked} ridge on ridge` : 'all crossings nest', `${figures.thickest} layers`]
-  return words.join(', ')
+function isNow(direction: PressDirection): boolean {
+  return props.join.press.every((press) => press === direction)
 }
 </script>
 
@@ -45,7 +43,7 @@ function cost(figures: Figures | undefined): string {
         :disabled="isBusy"
         @click="emit('choose', way.direction)"
       >
-        <svg viewBox="-14 -14 28 28" aria-hidden="true"><path class="arrow" :transform="`rotate(${way.angle})`" d="M-10 -2.2 H2 V-7 L11 0 L2 7 V2.2 H-10 Z" /></svg>
+        <svg viewBox="-14 -14 28 28" aria-hidden="true"><path v-if="way.angle !== null" class="arrow" :transform="`rotate(${way.angle})`" d="M-10 -2.2 H2 V-7 L11 0 L2 7 V2.2 H-10 Z" /><path v-else class="arrow" d="M-12 0 L-5 -6 V-2 H5 V-6 L12 0 L5 6 V2 H-5 V6 Z" /></svg>
         <span class="where">{{ way.word }}</span>
         <span class="cost">{{ way.cost }}</span>
       </button>

@@ -6,18 +6,20 @@ import 'element-plus/es/components/button/style/css'
 import 'element-plus/es/components/radio-button/style/css'
 import 'element-plus/es/components/radio-group/style/css'
 import { fileAddress } from '@/api/client'
-import type { Place, RestOfSeams } from '@/api/types'
+import type { Place, PressStyle, RestOfSeams } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import SeamPanel from '@/components/SeamPanel.vue'
 import StationRail from '@/components/StationRail.vue'
 import StepStrip from '@/components/StepStrip.vue'
+import StyleComparison from '@/components/StyleComparison.vue'
 import TotalsPanel from '@/components/TotalsPanel.vue'
 import { useStations } from '@/composables/useStations'
 import BlockBack from '@/drawing/BlockBack.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
 import CrossingLens from '@/drawing/CrossingLens.vue'
 import FractionText from '@/drawing/FractionText.vue'
-import { counted } from '@/drawing/words'
+import PlyMap from '@/drawing/PlyMap.vue'
+import { counted, styleWords } from '@/drawing/words'
 import { usePressStore } from '@/stores/press'
 
 const props = defineProps<{ block: number }>()
@@ -25,11 +27,13 @@ const props = defineProps<{ block: number }>()
 const press = usePressStore()
 const step = ref<number | null>(null)
 const lookedAt = ref<Place | null>(null)
+const isPlyMap = ref(false)
+const schools = Object.entries(styleWords) as [PressStyle, string][]
 
 watch(() => props.block, (block) => press.open(block), { immediate: true })
 
 const shown = computed(() => press.shown)
-const stations = useStations(shown)
+const stations = useStations(shown, computed(() => shown.value?.order))
 const highlighted = computed(() => (step.value === null ? [] : (shown.value?.steps[step.value]?.joins ?? [])))
 const onFace = computed(() => (step.value === null ? (press.selected?.pile ?? []) : highlighted.value))
 
@@ -39,6 +43,15 @@ const junction = computed(() => {
   const at = lookedAt.value
   const clicked = at && all.find((one) => Math.hypot(one.at[0] - at[0], one.at[1] - at[1]) < 1e-3)
   return clicked ?? all.reduce<(typeof all)[number] | null>((most, one) => (most === null || one.peak > most.peak ? one : most), null)
+})
+
+/** Said where a habit would stack ridges: pressing to the dark on both sides of a crossing. */
+const habit = computed(() => {
+  const all = shown.value?.habits ?? []
+  if (all.length === 0) return ''
+  const places = all.slice(0, 3).map((one) => one.text.join(', ')).join(' and at ')
+  const why = all.some((one) => one.runsStraightOn) ? 'a seam runs straight on across the join with the dark on the same side' : 'the dark lies on the same side of both seams'
+  return `Pressed to the dark by habit, ${counted(all.length, 'crossing')} would stack: at ${places}${all.length > 3 ? ' and more' : ''} ${why}.`
 })
 
 function chooseStep(i: number) {
@@ -56,11 +69,15 @@ function select(join: number) {
     <StationRail :stations="stations" :block="block" here="press" />
     <main v-if="shown" class="table">
       <header>
-        <h1>{{ shown.block.name }}</h1>
-        <p class="soft">
-          <FractionText :text="shown.face.finished.join(' x ')" /> {{ shown.face.units }} finished, <FractionText :text="shown.face.unfinished.join(' x ')" /> {{ shown.face.units }} raw · {{ counted(shown.units, 'unit') }}, {{ counted(shown.totals.joins, 'seam') }}
-        </p>
-        <a class="keep" :href="fileAddress(block)" download>Keep as a file</a>
+        <div>
+          <h1>{{ shown.block.name }}</h1>
+          <p class="soft">
+            <FractionText :text="shown.face.finished.join(' x ')" /> {{ shown.face.units }} finished, <FractionText :text="shown.face.unfinished.join(' x ')" /> {{ shown.face.units }} raw · {{ counted(shown.units, 'unit') }}, {{ counted(shown.totals.joins, 'seam') }}
+          </p>
+        </div>
+        <ElRadioGroup class="schools" :model-value="shown.style" aria-label="School of pressing" @update:model-value="press.chooseStyle($event as PressStyle)">
+          <ElRadioButton v-for="[style, word] in schools" :key="style" :value="style">{{ word }}</ElRadioButton>
+        </ElRadioGroup>
         <p class="saved soft" role="status">{{ press.problem ? 'Not saved' : press.isSaving ? 'Saving' : 'Saved' }}</p>
       </header>
       <ProblemNote v-if="press.problem" class="problem" :text="press.problem" @close="press.problem = null">
@@ -78,9 +95,13 @@ function select(join: number) {
         </template>
       </section>
       <section class="back">
-        <h2>Back <span class="soft">arrows show where the allowances lie</span></h2>
+        <h2 class="back-title">
+          Back <span class="soft">{{ isPlyMap ? 'layers of cloth; figures are the most at each crossing' : 'arrows show where the allowances lie' }}</span>
+          <button type="button" class="turn" :aria-pressed="isPlyMap" @click="isPlyMap = !isPlyMap">{{ isPlyMap ? 'Show the cloth' : 'Show the layers' }}</button>
+        </h2>
         <div class="picture">
-          <BlockBack :name="shown.block.name" :face="shown.face" :flaps="shown.flaps" :joins="shown.joins" :crossings="shown.crossings" :selected="step === null ? press.selectedId : null" :highlighted="highlighted" :pixels="520" @select="select" @flip="press.flip" @release="press.release" @look="lookedAt = $event" />
+          <PlyMap v-if="isPlyMap" :face="shown.face" :flaps="shown.flaps" :junctions="shown.junctions" :name="shown.block.name" :pixels="520" />
+          <BlockBack v-else :name="shown.block.name" :face="shown.face" :flaps="shown.flaps" :joins="shown.joins" :crossings="shown.crossings" :selected="step === null ? press.selectedId : null" :highlighted="highlighted" :pixels="520" @select="select" @flip="press.flip" @release="press.release" @look="lookedAt = $event" />
         </div>
       </section>
       <section class="strip">
@@ -99,6 +120,9 @@ function select(join: number) {
         <ElButton link class="all" @click="press.releaseAll">Release all locks</ElButton>
       </section>
       <TotalsPanel :totals="shown.totals" :before="shown.withoutLocks" />
+      <p v-if="habit" class="habit">{{ habit }}</p>
+      <StyleComparison :block="block" :order="shown.order" :chosen="shown.style" @choose="press.chooseStyle" />
+      <p class="soft proof"><a :href="fileAddress(block)" download>Keep the block as a file</a></p>
       <p class="soft proof">{{ shown.proved ? 'Proved: no plan nests better or lies flatter.' : 'The best plan found in the time given.' }}</p>
     </aside>
     <main v-else class="waiting">
@@ -129,15 +153,37 @@ function select(join: number) {
 header {
   grid-area: head;
   display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 2px 18px;
-  padding: 16px 24px 8px;
+  align-items: center;
+  gap: 18px;
+  padding: 12px 24px 8px;
 }
 
-.keep {
+.schools {
   margin-left: auto;
 }
+
+.schools :deep(.el-radio-button__inner) {
+  padding: 13px 13px;
+}
+
+.turn {
+  float: right;
+  min-height: 44px;
+  margin: -10px 0 -12px;
+  padding: 0 4px;
+  border: 0;
+  background: none;
+  color: var(--thread);
+  font-size: 16px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+.habit {
+  font-size: 15px;
+}
+
 
 .problem {
   position: absolute;

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import * as api from '@/api/client'
-import type { JoinShown, PressDirection, PressShown, RestOfSeams, SeamChoices } from '@/api/types'
+import type { JoinShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices } from '@/api/types'
 
 export const usePressStore = defineStore('press', () => {
   const shown = shallowRef<PressShown | null>(null)
@@ -45,6 +45,8 @@ export const usePressStore = defineStore('press', () => {
 
   const chooseRest = (rest: RestOfSeams) => change((block, version) => api.chooseRest(block, version, rest))
 
+  const chooseStyle = (style: PressStyle) => change((block, version) => api.chooseStyle(block, version, style))
+
   async function setStepsDone(done: number) {
     const now = shown.value
     if (now === null) return
@@ -85,7 +87,7 @@ export const usePressStore = defineStore('press', () => {
     }
   }
 
-  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, chooseRest, setStepsDone }
+  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, chooseRest, chooseStyle, setStepsDone }
 })
 
 /** A seam of the block's own rows is the one worth looking at first. */

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Models\ShelfBlock;
+use KeenSeam\Core\Assembly\ClassKinship;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\OrderNotPossible;
+use KeenSeam\Core\Assembly\OrderReport;
+use KeenSeam\Core\Assembly\SetInSeamNeeded;
+use KeenSeam\Core\Assembly\Strand;
+use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Geometry\Point;
+
+/** The orders of sewing side by side: how the block grows in each, and its figures. */
+final class OrdersDocument
+{
+    /** @return array<string, mixed> */
+    public static function of(ShelfBlock $block, Face $face): array
+    {
+        return [
+            'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
+            'chosen' => $block->order->value,
+            'face' => FaceDocument::of($face),
+            'orders' => array_map(static fn (Order $order): array => self::order($face, $order), Order::cases()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function order(Face $face, Order $order): array
+    {
+        try {
+            $construction = Construction::of($face, $order);
+        } catch (SetInSeamNeeded|OrderNotPossible $problem) {
+            return [
+                'order' => $order->value,
+                'words' => $order->words(),
+                'problem' => $problem->getMessage(),
+                'patchesInTheWay' => $problem instanceof SetInSeamNeeded ? $problem->patchIds : [],
+            ];
+        }
+        $report = OrderReport::of($construction);
+
+        return [
+            'order' => $order->value,
+            'words' => $order->words(),
+            'figures' => [
+                'joins' => $report->joins,
+                'matchPoints' => $report->matchPoints,
+                'biasJoins' => $report->biasJoins,
+                'longestJoin' => $report->longestJoin,
+                'joinsToLearn' => $report->joinsToLearn,
+                'chainBatches' => $report->chainBatches,
+                'presses' => $report->presses,
+            ],
+            'joins' => array_map(static fn (Join $join): array => [
+                'from' => FaceDocument::point($join->seam->from, $face->lattice),
+                'to' => FaceDocument::point($join->seam->to, $face->lattice),
+                'batch' => $report->batchOf[$join->id],
+            ], $construction->joins),
+            'strands' => array_map(static fn (Strand $strand): array => [
+                'depth' => $strand->depth,
+                'outline' => array_map(
+                    static fn (Point $point): array => FaceDocument::point($point, $face->lattice),
+                    $construction->joins[max($strand->joins)]->outline()->points,
+                ),
+            ], $construction->strands),
+            'classes' => self::classes($construction->classes),
+        ];
+    }
+
+    /**
+     * @param list<UnitClass> $classes
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function classes(array $classes): array
+    {
+        $twins = ClassKinship::twins($classes);
+        $alike = ClassKinship::lookAlikes($classes);
+
+        return array_map(static fn (UnitClass $class): array => [
+            'label' => $class->label(),
+            'name' => count($class->members) === 1 ? $class->members[0]->cell->unit->name() : $class->members[0]->cell->unit->plural(),
+            'count' => count($class->members),
+            'twin' => isset($twins[$class->index]) ? $classes[$twins[$class->index]]->label() : null,
+            'lookAlikes' => array_map(static fn (int $other): string => $classes[$other]->label(), $alike[$class->index] ?? []),
+            'patches' => array_map(static fn ($patch): int => $patch->id, $class->members[0]->patches()),
+        ], $classes);
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Assembly;
+
+use KeenSeam\Core\Assembly\Internal\UnitShape;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Geometry\Point;
+
+/** How unit classes are akin: mirror twins, and units that show the same picture with other seams. */
+final class ClassKinship
+{
+    /**
+     * @param list<UnitClass> $classes
+     *
+     * @return array<int, int> the class of its mirror image, by class; left out where there is none or it is itself
+     */
+    public static function twins(array $classes): array
+    {
+        $keys = array_map(static fn (UnitClass $class): string => self::key($class->members[0], false), $classes);
+        $twins = [];
+        foreach ($classes as $class) {
+            $twin = array_search(self::key($class->members[0], true), $keys, true);
+            if ($twin !== false && $twin !== $class->index) {
+                $twins[$class->index] = (int) $twin;
+            }
+        }
+
+        return $twins;
+    }
+
+    /**
+     * @param list<UnitClass> $classes
+     *
+     * @return array<int, list<int>> classes that look the same after some turn though they are sewn otherwise, by class
+     */
+    public static function lookAlikes(array $classes): array
+    {
+        $alike = [];
+        foreach ($classes as $a) {
+            foreach ($classes as $b) {
+                if ($a->index < $b->index && self::showTheSame($a->members[0], $b->members[0])) {
+                    $alike[$a->index][] = $b->index;
+                    $alike[$b->index][] = $a->index;
+                }
+            }
+        }
+
+        return $alike;
+    }
+
+    private static function key(PlacedUnit $unit, bool $mirrored): string
+    {
+        return min(array_map(
+            static fn (int $turns): string => UnitShape::whole(UnitShape::patches($unit, $turns, $mirrored)),
+            [0, 1, 2, 3],
+        ));
+    }
+
+    private static function showTheSame(PlacedUnit $a, PlacedUnit $b): bool
+    {
+        foreach ([0, 1, 2, 3] as $turns) {
+            $here = self::atOrigin($a, 0);
+            $there = self::atOrigin($b, $turns);
+            if ($here[0] === $there[0] && self::haveTheSameColours($here[1], $there[1])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array{string, list<array{string, \KeenSeam\Core\Geometry\ConvexPolygon}>} outline, and fabric and outline of each patch */
+    private static function atOrigin(PlacedUnit $unit, int $turns): array
+    {
+        $origin = new Point(0, 0);
+        $corner = $unit->outline->turnedAbout($origin, $turns)->corner();
+
+        return [
+            $unit->outline->turnedAbout($origin, $turns)->turnedAbout($corner, 0)->key(),
+            array_map(static fn (Patch $patch): array => [$patch->fabric->key, $patch->outline->turnedAbout($origin, $turns)->turnedAbout($corner, 0)], $unit->patches()),
+        ];
+    }
+
+    /**
+     * @param list<array{string, \KeenSeam\Core\Geometry\ConvexPolygon}> $a
+     * @param list<array{string, \KeenSeam\Core\Geometry\ConvexPolygon}> $b
+     */
+    private static function haveTheSameColours(array $a, array $b): bool
+    {
+        foreach ($a as [$fabricA, $outlineA]) {
+            foreach ($b as [$fabricB, $outlineB]) {
+                if ($fabricA !== $fabricB && $outlineA->overlaps($outlineB)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+}

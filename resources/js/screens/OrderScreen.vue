@@ -1,0 +1,255 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import * as api from '@/api/client'
+import type { Order, OrderPossible, OrderShown, OrdersShown } from '@/api/types'
+import GrowthFilm from '@/components/GrowthFilm.vue'
+import ProblemNote from '@/components/ProblemNote.vue'
+import StationRail from '@/components/StationRail.vue'
+import StrandDiagram from '@/components/StrandDiagram.vue'
+import { useStations } from '@/composables/useStations'
+import BlockFace from '@/drawing/BlockFace.vue'
+import FractionText from '@/drawing/FractionText.vue'
+import { counted } from '@/drawing/words'
+import { usePressStore } from '@/stores/press'
+
+const props = defineProps<{ block: number }>()
+
+const press = usePressStore()
+const shown = shallowRef<OrdersShown | null>(null)
+const problem = ref<string | null>(null)
+const isSaving = ref(false)
+
+watch(() => props.block, load, { immediate: true })
+
+const stations = useStations(computed(() => press.shown), computed(() => shown.value?.chosen))
+const isPossible = (order: OrderShown): order is OrderPossible => 'figures' in order
+const chosen = computed(() => shown.value?.orders.find((order) => order.order === shown.value?.chosen))
+const classes = computed(() => (chosen.value && isPossible(chosen.value) ? chosen.value.classes : []))
+
+async function load() {
+  await told(async () => {
+    shown.value = await api.orders(props.block)
+    await press.open(props.block)
+  })
+}
+
+async function choose(order: Order) {
+  const now = shown.value
+  if (now === null || isSaving.value || order === now.chosen) return
+  await told(async () => {
+    await api.chooseOrder(now.block.id, now.block.version, order)
+    await load()
+  })
+}
+
+async function told(work: () => Promise<void>) {
+  problem.value = null
+  isSaving.value = true
+  try {
+    await work()
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    isSaving.value = false
+  }
+}
+
+const facts = (order: OrderPossible) => [
+  { key: 'matchPoints', value: `${order.figures.matchPoints}`, words: 'points to match' },
+  { key: 'biasJoins', value: `${order.figures.biasJoins}`, words: 'on the bias' },
+  { key: 'longestJoin', value: order.figures.longestJoin, words: 'longest join' },
+  { key: 'joinsToLearn', value: `${order.figures.joinsToLearn ?? '…'}`, words: 'joins to learn' },
+  { key: 'chainBatches', value: `${order.figures.chainBatches}`, words: 'to the machine' },
+  { key: 'presses', value: `${order.figures.presses}`, words: 'to the iron' },
+]
+</script>
+
+<template>
+  <div class="order-screen">
+    <StationRail :stations="stations" :block="block" here="order" />
+    <main v-if="shown">
+      <header>
+        <h1>{{ shown.block.name }}</h1>
+        <p class="soft">Choose the order of sewing. The pictures show what still stands apart after each trip to the machine.</p>
+        <p class="saved soft" role="status">{{ problem ? 'Not saved' : isSaving ? 'Saving' : 'Saved' }}</p>
+      </header>
+      <ProblemNote v-if="problem" :text="problem" @close="problem = null">
+        <button type="button" class="again" @click="load">Load it again</button>
+      </ProblemNote>
+      <ul class="orders" role="radiogroup" aria-label="Order of sewing">
+        <li v-for="order in shown.orders" :key="order.order">
+          <button v-if="isPossible(order)" type="button" class="order" role="radio" :aria-checked="order.order === shown.chosen" :class="{ chosen: order.order === shown.chosen }" :data-order="order.order" @click="choose(order.order)">
+            <span class="name">{{ order.words }}</span>
+            <StrandDiagram class="diagram" :face="shown.face" :order="order" :pixels="76" />
+            <GrowthFilm class="growth" :face="shown.face" :order="order" :frames="5" :pixels="76" />
+            <dl>
+              <div v-for="fact in facts(order)" :key="fact.key" :data-fact="fact.key">
+                <dt>{{ fact.words }}</dt>
+                <dd><FractionText :text="fact.value" /></dd>
+              </div>
+            </dl>
+          </button>
+          <div v-else class="order impossible" :data-order="order.order">
+            <span class="name">{{ order.words }}</span>
+            <BlockFace v-if="order.patchesInTheWay.length > 0" class="in-the-way" :face="shown.face" :patches="order.patchesInTheWay" label="The patches in the way" :pixels="76" />
+            <p>{{ order.problem }}</p>
+          </div>
+        </li>
+      </ul>
+      <section v-if="classes.length > 0" class="piles" aria-label="Units">
+        <h2>Units to make</h2>
+        <ul>
+          <li v-for="kind in classes" :key="kind.label">
+            <BlockFace class="unit" :face="shown.face" :patches="kind.patches" close-up :label="`${kind.label}, ${kind.name}`" :pixels="48" />
+            <span><b>{{ kind.count }}</b> {{ kind.name }}<span v-if="kind.twin" class="soft">, mirror twin of {{ kind.twin }}</span><span v-if="kind.lookAlikes.length > 0" class="alike">, looks like {{ kind.lookAlikes.join(', ') }} but is sewn otherwise</span><span class="soft"> ({{ kind.label }})</span></span>
+          </li>
+        </ul>
+      </section>
+    </main>
+    <main v-else class="waiting">
+      <ProblemNote v-if="problem" :text="problem" @close="problem = null" />
+      <p v-else class="soft" role="status">Taking the block apart in {{ counted(6, 'way') }}</p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.order-screen {
+  display: grid;
+  grid-template-columns: 150px minmax(0, 1fr);
+  min-height: 100%;
+}
+
+main {
+  padding: 16px 24px 24px;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 2px 18px;
+  padding-bottom: 10px;
+}
+
+.saved {
+  margin-left: auto;
+}
+
+.orders {
+  display: grid;
+}
+
+.order {
+  display: grid;
+  grid-template-columns: 118px 92px 452px minmax(0, 1fr);
+  align-items: center;
+  gap: 12px;
+  width: 100%;
+  min-height: 112px;
+  padding: 6px 12px;
+  border: 2px solid transparent;
+  border-top-color: var(--hair);
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+
+.order:not(.impossible):hover {
+  background: #ecefeb;
+}
+
+.order.chosen {
+  border: 2px solid var(--thread);
+  border-radius: 8px;
+  background: var(--thread-pale);
+}
+
+.order.impossible {
+  grid-template-columns: 118px auto minmax(0, 1fr);
+  color: var(--soft);
+  cursor: default;
+}
+
+.in-the-way {
+  width: 76px;
+}
+
+.name {
+  font-size: 18px;
+  font-weight: 650;
+  line-height: 1.2;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 2px 14px;
+}
+
+dl div {
+  display: flex;
+  flex-flow: row-reverse;
+  justify-content: flex-end;
+  gap: 7px;
+  align-items: baseline;
+}
+
+dt {
+  color: var(--soft);
+  font-size: 15px;
+}
+
+dd {
+  min-width: 42px;
+  font-weight: 650;
+  font-size: 18px;
+  text-align: right;
+}
+
+.piles {
+  padding-top: 18px;
+}
+
+.piles ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  gap: 10px 24px;
+  padding-top: 8px;
+}
+
+.piles li {
+  display: grid;
+  grid-template-columns: 56px 1fr;
+  gap: 12px;
+  align-items: center;
+}
+
+.unit {
+  width: 56px;
+  height: 48px;
+}
+
+.alike {
+  color: var(--ochre);
+}
+
+.again {
+  min-height: 44px;
+}
+
+@media (max-width: 900px) {
+  .order-screen {
+    display: block;
+  }
+
+  .order {
+    grid-template-columns: 150px 92px 1fr;
+  }
+
+  .order dl {
+    grid-column: 1 / -1;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+  }
+}
+</style>

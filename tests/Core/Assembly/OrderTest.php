@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Assembly;
+
+use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\ClassKinship;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\OrderNotPossible;
+use KeenSeam\Core\Assembly\OrderReport;
+use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Block\Face;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Blocks;
+
+final class OrderTest extends TestCase
+{
+    /** @return array<string, array{Order, string}> */
+    public static function orders(): array
+    {
+        return [
+            'rows' => [Order::Rows, '(((0 1) 2) ((3 4) 5))'],
+            'columns' => [Order::Columns, '(((0 3) (1 4)) (2 5))'],
+            'halves of halves' => [Order::Quarters, '((0 (1 2)) (3 (4 5)))'],
+            'round a centre' => [Order::Around, '(((1 2) (4 5)) (0 3))'],
+        ];
+    }
+
+    #[DataProvider('orders')]
+    public function test_a_grid_is_taken_apart(Order $order, string $tree): void
+    {
+        $construction = Construction::of(Face::of(Blocks::of('pA pB pC', 'pB pC pA')), $order);
+
+        self::assertSame($tree, self::printed($construction->root));
+    }
+
+    public function test_every_order_sews_generated_blocks_whole(): void
+    {
+        for ($seed = 0; $seed < 8; ++$seed) {
+            $face = Face::of(\KeenSeam\Core\Block\BlockFile::read(Blocks::generated($seed, 3, 3)));
+            foreach ([Order::Rows, Order::Columns, Order::Quarters, Order::Around, Order::Best] as $order) {
+                $construction = Construction::of($face, $order);
+                self::assertSame(range(0, count($face->patches) - 1), $construction->root->patchIds());
+                self::assertCount(count($face->patches) - 1, $construction->joins);
+            }
+        }
+    }
+
+    public function test_the_best_order_has_no_more_points_to_match_than_any_other(): void
+    {
+        for ($seed = 0; $seed < 8; ++$seed) {
+            $face = Face::of(\KeenSeam\Core\Block\BlockFile::read(Blocks::generated($seed, 3, 3)));
+            $best = OrderReport::of(Construction::of($face, Order::Best))->matchPoints;
+            foreach ([Order::Rows, Order::Columns, Order::Quarters, Order::Around] as $order) {
+                self::assertLessThanOrEqual(OrderReport::of(Construction::of($face, $order))->matchPoints, $best);
+            }
+        }
+    }
+
+    public function test_slanting_rows_follow_the_diagonals_of_the_patches(): void
+    {
+        $construction = Construction::of(Face::of(Blocks::of('hAB hBC', 'hBC hCA')), Order::Diagonal);
+        $last = $construction->joins[count($construction->joins) - 1];
+
+        self::assertSame([-1, 1], [$last->seam->direction()->reduced()->x, $last->seam->direction()->reduced()->y]);
+        self::assertSame(range(0, 7), $construction->root->patchIds());
+        self::assertCount(7, $construction->joins);
+    }
+
+    public function test_without_a_diagonal_there_are_no_slanting_rows(): void
+    {
+        $this->expectException(OrderNotPossible::class);
+        Construction::of(Face::of(Blocks::of('pA pB', 'pB pA')), Order::Diagonal);
+    }
+
+    public function test_the_figures_of_a_four_patch_of_triangles(): void
+    {
+        $report = OrderReport::of(Blocks::sewn('hAB hAB90', 'hAB270 hAB180'));
+
+        self::assertSame(
+            [7, 1, 4, '4', 3, 3],
+            [$report->joins, $report->matchPoints, $report->biasJoins, $report->longestJoin, $report->chainBatches, $report->presses],
+        );
+        self::assertSame(3, $report->joinsToLearn, 'the unit, the row and the block: the second row is the first one turned');
+        self::assertSame([1, 1, 1, 1, 2, 2, 3], $report->batchOf);
+    }
+
+    public function test_a_slanting_join_is_measured_to_the_ruler_and_marked(): void
+    {
+        self::assertSame('≈2 13/16', OrderReport::of(Blocks::sewn('hAB'))->longestJoin);
+    }
+
+    public function test_mirror_twins_and_look_alikes_are_known(): void
+    {
+        $classes = Blocks::sewn('sABC sABCm hBA', 'qAABB hAB pA')->classes;
+        $labels = array_map(static fn ($class): string => $class->members[0]->cell->unit->kind(), $classes);
+
+        self::assertSame(['split-quarter-square-triangle', 'split-quarter-square-triangle', 'half-square-triangle', 'quarter-square-triangle'], $labels);
+        self::assertSame([0 => 1, 1 => 0], ClassKinship::twins($classes));
+        self::assertSame([2 => [3], 3 => [2]], ClassKinship::lookAlikes($classes));
+    }
+
+    private static function printed(Assembly $assembly): string
+    {
+        return $assembly instanceof Piece
+            ? (string) $assembly->patch->id
+            : '('.implode(' ', array_map(self::printed(...), $assembly->children())).')';
+    }
+}
