@@ -42,6 +42,7 @@ final class OrdersDocument
                 'words' => $order->words(),
                 'problem' => $problem->getMessage(),
                 'patchesInTheWay' => $problem instanceof SetInSeamNeeded ? $problem->patchIds : [],
+                'upToThere' => self::classes($problem instanceof SetInSeamNeeded ? $problem->made : []),
             ];
         }
         $report = OrderReport::of($construction);

@@ -65,7 +65,7 @@ final class BandOrder
             }
         }
         if (count($cells) > 1) {
-            throw SetInSeamNeeded::amongCells(array_values($cells));
+            throw SetInSeamNeeded::amongCells($cells);
         }
 
         return SewingOrder::of((int) array_key_first($cells), ...$strips);
@@ -86,7 +86,7 @@ final class BandOrder
             }
         }
 
-        throw SetInSeamNeeded::amongCells(array_values($this->cells));
+        throw SetInSeamNeeded::amongCells($this->cells);
     }
 
     private function halved(bool $rowsFirst): int|SewingOrder
@@ -106,7 +106,7 @@ final class BandOrder
             }
         }
 
-        throw SetInSeamNeeded::amongCells(array_values($this->cells));
+        throw SetInSeamNeeded::amongCells($this->cells);
     }
 
     /** @return list<array<int, Cell>> the groups between full lines, upper or left first */

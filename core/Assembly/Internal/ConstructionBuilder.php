@@ -11,6 +11,7 @@ use KeenSeam\Core\Assembly\JoinTie;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Patch;
@@ -46,10 +47,20 @@ final class ConstructionBuilder
             $root = $this->sewBlock($this->diagonal($patches), array_map($this->part(...), $patches), 0, 1);
         } else {
             $units = array_map($this->part(...), $whole->parts);
-            $root = $this->sewBlock($this->order->sewing($whole), $units, 0, 1);
+            $root = $this->sewBlock($this->blockSewing(), $units, 0, 1);
         }
 
         return new Construction($this->face, $this->order, $root, $this->joins, $this->classes->all($this->firstSeams()), $this->strands);
+    }
+
+    /** @throws SetInSeamNeeded that knows the patches in the way and the units that are made by then */
+    private function blockSewing(): SewingOrder
+    {
+        try {
+            return $this->order->sewing($this->face->whole);
+        } catch (SetInSeamNeeded $problem) {
+            throw $problem->inUnit($this->face->whole)->afterMaking($this->classes->all($this->firstSeams()));
+        }
     }
 
     /** @return array<int, list<Segment>> of the joins of every class's first member */

@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Assembly\Internal;
 
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\SelfTurn;
+use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\PieceUnit;
@@ -87,6 +88,15 @@ final class UnitClasses
     }
 
     private function ownSewing(PlacedUnit $unit): SewingOrder
+    {
+        try {
+            return $this->sewingOf($unit);
+        } catch (SetInSeamNeeded $problem) {
+            throw $problem->inUnit($unit);
+        }
+    }
+
+    private function sewingOf(PlacedUnit $unit): SewingOrder
     {
         $kind = $unit->cell->unit;
 

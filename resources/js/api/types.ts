@@ -167,6 +167,8 @@ export interface OrderImpossible {
   words: string
   problem: string
   patchesInTheWay: number[]
+  /** The units that can be made all the same. */
+  upToThere: UnitClassShown[]
 }
 
 export type OrderShown = OrderPossible | OrderImpossible

@@ -24,12 +24,13 @@ watch(() => props.block, load, { immediate: true })
 const stations = useStations(computed(() => press.shown), computed(() => shown.value?.chosen))
 const isPossible = (order: OrderShown): order is OrderPossible => 'figures' in order
 const chosen = computed(() => shown.value?.orders.find((order) => order.order === shown.value?.chosen))
-const classes = computed(() => (chosen.value && isPossible(chosen.value) ? chosen.value.classes : []))
+const classes = computed(() => (chosen.value ? (isPossible(chosen.value) ? chosen.value.classes : chosen.value.upToThere) : []))
 
 async function load() {
   await told(async () => {
     shown.value = await api.orders(props.block)
     await press.open(props.block)
+    press.problem = null // the orders say themselves what is in the way
   })
 }
 

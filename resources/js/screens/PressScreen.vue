@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { RouterLink } from 'vue-router'
 import { ElButton } from 'element-plus/es/components/button/index'
 import { ElRadioButton, ElRadioGroup } from 'element-plus/es/components/radio/index'
 import 'element-plus/es/components/button/style/css'
@@ -128,6 +129,7 @@ function select(join: number) {
     <main v-else class="waiting">
       <ProblemNote v-if="press.problem" :text="press.problem" @close="press.problem = null">
         <ElButton @click="press.open(block)">Try again</ElButton>
+        <RouterLink class="to-orders" :to="{ name: 'order', params: { block } }">See the orders of sewing</RouterLink>
       </ProblemNote>
       <p v-else class="soft" role="status">Working out how to press it</p>
     </main>

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Pressing\PressStyle;
+use Tests\Support\Blocks;
+
+final class OrderStationTest extends TestCase
+{
+    public function test_all_orders_stand_side_by_side(): void
+    {
+        $orders = $this->getJson('/api/blocks/3/orders')->assertOk()->json('orders');
+
+        self::assertSame(array_column(Order::cases(), 'value'), array_column($orders, 'order'));
+        self::assertSame(43, $orders[0]['figures']['joins']);
+        self::assertSame('12', $orders[0]['figures']['longestJoin']);
+        self::assertCount(43, $orders[0]['joins']);
+    }
+
+    public function test_choosing_an_order_keeps_locks_and_steps_of_each(): void
+    {
+        $this->putJson('/api/blocks/2/locks/16', ['direction' => 'left'], self::seen(1))->assertOk();
+        $this->putJson('/api/blocks/2/progress', ['stepsDone' => 4], self::seen(2))->assertOk();
+        $this->putJson('/api/blocks/2/order', ['order' => 'columns'], self::seen(3))->assertOk()->assertJson(['order' => 'columns', 'version' => 4]);
+        $columns = $this->getJson('/api/blocks/2/plan')->json();
+        self::assertSame(['columns', 0, 0], [$columns['order'], $columns['locks'], $columns['stepsDone']]);
+
+        $this->putJson('/api/blocks/2/order', ['order' => 'rows'], self::seen(4))->assertOk();
+        $rows = $this->getJson('/api/blocks/2/plan')->json();
+        self::assertSame(['rows', 1, 4], [$rows['order'], $rows['locks'], $rows['stepsDone']]);
+    }
+
+    public function test_an_order_that_cannot_be_is_refused_and_told_beside_the_others(): void
+    {
+        $id = $this->call('POST', '/api/blocks', content: json_encode(Blocks::file('pA pB', 'pB pA'), JSON_THROW_ON_ERROR))->json('id');
+        $this->putJson("/api/blocks/$id/order", ['order' => 'diagonal'], self::seen(1))->assertUnprocessable()->assertJson(['code' => 'order-not-possible']);
+        $this->putJson("/api/blocks/$id/order", ['order' => 'spiral'], self::seen(1))->assertUnprocessable()->assertJson(['where' => '/order']);
+
+        $slanting = $this->getJson("/api/blocks/$id/orders")->json('orders.3');
+        self::assertSame('diagonal', $slanting['order']);
+        self::assertStringContainsString('no diagonal rows', $slanting['problem']);
+    }
+
+    public function test_a_block_that_needs_a_set_in_seam_shows_the_patches_and_the_units_up_to_there(): void
+    {
+        $file = Blocks::file('pA pA pA', 'pA pA pA', 'pA pA pA');
+        $cell = static fn (int $row, int $column, int $rows, int $columns): array => ['row' => $row, 'column' => $column, 'row_span' => $rows, 'column_span' => $columns, 'unit' => 'half-square-triangle', 'fabrics' => ['A', 'B']];
+        $file['cells'] = [$cell(1, 1, 1, 2), $cell(1, 3, 2, 1), $cell(3, 2, 1, 2), $cell(2, 1, 2, 1), $cell(2, 2, 1, 1)];
+        $id = $this->call('POST', '/api/blocks', content: json_encode($file, JSON_THROW_ON_ERROR))->assertCreated()->json('id');
+        $rows = $this->getJson("/api/blocks/$id/orders")->assertOk()->json('orders.0');
+
+        self::assertStringContainsString('they need a set-in or partial seam', $rows['problem']);
+        self::assertSame(range(0, 9), $rows['patchesInTheWay']);
+        self::assertSame(5, array_sum(array_column($rows['upToThere'], 'count')));
+        $this->getJson("/api/blocks/$id/plan")->assertUnprocessable()->assertJson(['code' => 'set-in-seam-needed']);
+    }
+
+    public function test_the_schools_are_compared_and_chosen(): void
+    {
+        $styles = $this->getJson('/api/blocks/2/styles')->assertOk()->json('styles');
+        self::assertSame(array_column(PressStyle::cases(), 'value'), array_column($styles, 'style'));
+        $open = $this->putJson('/api/blocks/2/style', ['style' => 'open'], self::seen(1))->assertOk()->json();
+
+        self::assertSame([9, 0], [$open['totals']['flat'], $open['totals']['nested']]);
+        self::assertSame($styles[2]['figures'], $open['totals']);
+        $this->putJson('/api/blocks/2/style', ['style' => 'starch'], self::seen(2))->assertUnprocessable();
+    }
+
+    public function test_a_second_pile_is_offered_only_where_it_gains(): void
+    {
+        foreach ([1, 2, 3] as $block) {
+            foreach ($this->getJson("/api/blocks/$block/piles")->assertOk()->json('gains') as $gain) {
+                self::assertMatchesRegularExpression('~^Press \d+ of \d+ .+ the other way: .+\.$~', $gain['text']);
+            }
+        }
+    }
+}
