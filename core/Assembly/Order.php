@@ -57,6 +57,19 @@ enum Order: string
         };
     }
 
+    /** What the parts of a strand are called, by how deep they lie. */
+    public function stripName(int $depth): string
+    {
+        return match (true) {
+            $depth > 1 => 'part',
+            $this === self::Rows => 'row',
+            $this === self::Columns => 'column',
+            $this === self::Diagonal => 'slanting row',
+            $this === self::Around => 'strip',
+            default => 'half',
+        };
+    }
+
     /** Whether the block is sewn from its patches, whatever cells they lie in. */
     public function runsThroughCells(): bool
     {

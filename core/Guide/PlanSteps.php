@@ -138,7 +138,7 @@ final class PlanSteps
         $patches = $this->patchesOf($joins);
         $ids = $strand->joins;
         if ($strand->depth > 0) {
-            $title = ($strand->depth % 2 === 1 ? 'Row ' : 'Part ').$strand->number;
+            $title = ucfirst($this->construction->order->stripName($strand->depth)).' '.$strand->number;
 
             return [
                 new Step(StepKind::Join, $ids, $patches, [max($ids)], $title, sprintf('Sew %s: %s, one after the other.', lcfirst($title), Words::counted(count($strand->parts), 'unit', 'units'))),
@@ -146,9 +146,8 @@ final class PlanSteps
             ];
         }
         $steps = [];
-        $isRows = $joins[0]->seam->direction()->y === 0;
         foreach ($joins as $i => $join) {
-            $name = $isRows ? 'row' : 'column';
+            $name = $this->construction->order->stripName(1);
             $sewn = $name.($i > 0 ? 's ' : ' ').Words::span(1, $i + 1);
             $next = $name.' '.($i + 2);
             $title = ucfirst($name).'s '.Words::span(1, $i + 2);

@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Guide;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Assembly\UnitClass;
 
@@ -41,14 +42,14 @@ final readonly class SeamName
         }
 
         return array_map(static fn (Join $join): self => $join->tie === null
-            ? self::inStrand($join, ...$strands[$join->id])
+            ? self::inStrand($join, $construction->order, ...$strands[$join->id])
             : self::inUnit($join, $construction->classes[$join->tie->unitClass], $piles[$join->tie->unitClass][$join->tie->join]), $construction->joins);
     }
 
-    private static function inStrand(Join $join, Strand $strand, int $position): self
+    private static function inStrand(Join $join, Order $order, Strand $strand, int $position): self
     {
         if ($strand->depth > 0) {
-            $name = ($strand->depth === 1 ? 'Row ' : 'Part ').$strand->number;
+            $name = ucfirst($order->stripName($strand->depth)).' '.$strand->number;
 
             return new self(
                 sprintf('%s, seam %d', $name, $position + 1),
@@ -57,7 +58,7 @@ final readonly class SeamName
                 [$join->id],
             );
         }
-        $name = $join->seam->direction()->y === 0 ? 'row' : 'column';
+        $name = $order->stripName(1);
 
         return new self(
             sprintf('%ss %s', ucfirst($name), Words::span($position + 1, $position + 2)),

@@ -100,6 +100,33 @@ final class PressStationTest extends BrowserTestCase
         $this->seesText('step 2 of 20');
     }
 
+    public function test_schools_are_compared_and_the_layers_shown(): void
+    {
+        $this->visit('/blocks/2/press');
+        $this->find('.comparison summary')->click();
+        $this->waitUntil(fn (): bool => count($this->texts('.comparison tbody tr')) === 5, 'the five schools do not stand side by side');
+        $this->find('.comparison tr[data-style="open"] button')->click();
+        $this->waitUntil(fn (): bool => $this->station()['totals'] === ['nested' => '0', 'stacked' => '0', 'flat' => '9', 'lopsided' => '0'], 'not pressed open');
+        self::assertSame('open', $this->attribute('.seam[data-join="16"]', 'data-press'));
+
+        $this->named('Show the layers')->click();
+        $this->waitUntil(fn (): bool => count($this->texts('.ply-map text')) === 9, 'no figure at every crossing');
+        $this->named('Show the cloth')->click();
+        $this->find('.block-back');
+    }
+
+    public function test_another_order_of_sewing_is_chosen_and_kept(): void
+    {
+        $this->visit('/blocks/2/order');
+        $this->find('.order[data-order="columns"]')->click();
+        $this->waitUntil(fn (): bool => $this->attribute('.order[data-order="columns"]', 'aria-checked') === 'true', 'not chosen');
+        self::assertCount(6, $this->browser->findElements(WebDriverBy::cssSelector('.orders .film')));
+        $this->visit('/blocks/2/press');
+        $this->seesText('by columns');
+        $this->clickOn('.step[data-step="6"]');
+        $this->seesText('Sew column 1');
+    }
+
     /** @return array{crossing: string, press: string, totals: array<string, string>} */
     private function station(): array
     {

@@ -29,29 +29,30 @@ const classes = computed(() => (chosen.value ? (isPossible(chosen.value) ? chose
 async function load() {
   await told(async () => {
     shown.value = await api.orders(props.block)
-    await press.open(props.block)
-    press.problem = null // the orders say themselves what is in the way
   })
+  await press.open(props.block)
+  press.problem = null // the orders say themselves what is in the way
 }
 
 async function choose(order: Order) {
   const now = shown.value
   if (now === null || isSaving.value || order === now.chosen) return
+  isSaving.value = true
   await told(async () => {
-    await api.chooseOrder(now.block.id, now.block.version, order)
-    await load()
+    const saved = await api.chooseOrder(now.block.id, now.block.version, order)
+    shown.value = { ...now, chosen: saved.order, block: { ...now.block, version: saved.version } }
   })
+  isSaving.value = false
+  await press.open(props.block)
+  press.problem = null
 }
 
 async function told(work: () => Promise<void>) {
   problem.value = null
-  isSaving.value = true
   try {
     await work()
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error)
-  } finally {
-    isSaving.value = false
   }
 }
 

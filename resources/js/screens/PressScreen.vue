@@ -308,6 +308,10 @@ h2 .soft {
     display: contents;
   }
 
+  header {
+    flex-wrap: wrap;
+  }
+
   .back {
     order: 1;
     height: 560px;
