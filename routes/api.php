@@ -25,7 +25,8 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::get('plan', PlanController::class);
     Route::get('styles', [StyleController::class, 'index']);
     Route::put('style', [StyleController::class, 'store']);
-    Route::get('piles', PilesController::class);
+    Route::get('piles', [PilesController::class, 'index']);
+    Route::put('piles', [PilesController::class, 'store']);
     Route::get('steps/{step}', StepController::class)->whereNumber('step');
     Route::get('seams/{join}/choices', SeamChoicesController::class)->whereNumber('join');
     Route::put('locks/{join}', [LockController::class, 'store'])->whereNumber('join');

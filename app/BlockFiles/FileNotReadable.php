@@ -29,6 +29,11 @@ final class FileNotReadable extends \InvalidArgumentException implements KeenSea
         return new self(sprintf('The file is not JSON (%s). Choose a file that was exported as a block.', lcfirst($reason)), '');
     }
 
+    public static function tooDeep(int $grids): self
+    {
+        return new self(sprintf('Grids are nested too deep in this file. Use at most %d grids, one inside the other.', $grids), '');
+    }
+
     public static function notAnObject(): self
     {
         return new self('The file holds no block. Choose a file that was exported as a block.', '');

@@ -7,6 +7,7 @@ namespace App\Documents;
 use App\Models\ShelfBlock;
 use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\EqualPart;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
@@ -72,6 +73,11 @@ final class OrdersDocument
                 ),
             ], $construction->strands),
             'classes' => self::classes($construction->classes),
+            'parts' => array_map(static fn (EqualPart $part): array => [
+                'label' => $part->label,
+                'count' => count($part->members),
+                'patches' => $part->members[0]->patchIds(),
+            ], $construction->equalParts()),
         ];
     }
 

@@ -16,9 +16,17 @@ final class ChoiceNotKnown extends \InvalidArgumentException implements KeenSeam
     /** @param list<\BackedEnum> $choices */
     public static function of(string $field, array $choices): self
     {
-        $values = array_map(static fn (\BackedEnum $choice): string => (string) $choice->value, $choices);
+        return new self(sprintf(
+            '"%s" is missing or unknown. Use one of: %s.',
+            $field,
+            implode(', ', array_map(static fn (\BackedEnum $choice): string => (string) $choice->value, $choices)),
+        ), '/'.$field);
+    }
 
-        return new self(sprintf('"%s" is missing or unknown. Use one of: %s.', $field, implode(', ', $values)), '/'.$field);
+    /** @param list<string> $choices */
+    public static function among(string $field, array $choices): self
+    {
+        return new self(sprintf('"%s" is no list, or names something unknown. Use any of: %s.', $field, implode(', ', $choices)), '/'.$field);
     }
 
     public static function count(string $field): self

@@ -9,22 +9,27 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Pressing\EqualParts;
 use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
 use KeenSeam\Core\Pressing\RestOfSeams;
 
 /**
  * A block on the quilter's shelf: its file, and how far she has come with it.
  *
- * @property int                       $id
- * @property string                    $name
- * @property string                    $document   the block file's text, as it was brought in
- * @property Order                     $order      in which she sews it
- * @property PressStyle                $style      in which she presses it
- * @property RestOfSeams               $rest
- * @property array<string, list<Lock>> $locks      seams whose pressing she decided herself, by order
- * @property array<string, int>        $steps_done of the plan's steps, by order
- * @property int                       $version    grows with every save; a save that does not know the newest one is refused
+ * @property int                         $id
+ * @property string                      $name
+ * @property string                      $document    the block file's text, as it was brought in
+ * @property Order                       $order       in which she sews it
+ * @property PressStyle                  $style       in which she presses it
+ * @property RestOfSeams                 $rest
+ * @property array<string, list<Lock>>   $locks       seams whose pressing she decided herself, by order
+ * @property array<string, list<string>> $two_piles   labels of the unit classes she presses in two piles, by order
+ * @property EqualParts                  $equal_parts
+ * @property array<string, int>          $steps_done  of the plan's steps, by order
+ * @property int                         $version     grows with every save; a save that does not know the newest one is refused
  */
 final class ShelfBlock extends Model
 {
@@ -37,6 +42,8 @@ final class ShelfBlock extends Model
         'style' => PressStyle::class,
         'rest' => RestOfSeams::class,
         'locks' => LocksCast::class,
+        'two_piles' => 'array',
+        'equal_parts' => EqualParts::class,
         'steps_done' => 'array',
         'version' => 'integer',
     ];
@@ -73,6 +80,30 @@ final class ShelfBlock extends Model
     public function lockNow(array $locks): void
     {
         $this->locks = [$this->order->value => $locks] + $this->locks;
+    }
+
+    /** @return list<string> labels of unit classes */
+    public function twoPilesNow(): array
+    {
+        return $this->two_piles[$this->order->value] ?? [];
+    }
+
+    /** @param list<string> $labels */
+    public function pressInTwoPilesNow(array $labels): void
+    {
+        $this->two_piles = [$this->order->value => $labels] + $this->two_piles;
+    }
+
+    /**
+     * How the quilter wants it pressed as it is sewn now, her locks left out.
+     *
+     * @param list<UnitClass> $classes
+     */
+    public function pressQuestion(array $classes): PressQuestion
+    {
+        $twoPiles = array_filter($classes, fn (UnitClass $class): bool => in_array($class->label(), $this->twoPilesNow(), true));
+
+        return new PressQuestion($this->style, twoPiles: array_keys($twoPiles), equalParts: $this->equal_parts);
     }
 
     public function stepsDoneNow(): int

@@ -9,6 +9,7 @@ use App\Models\ShelfBlock;
 use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Pressing\Lock;
@@ -58,12 +59,12 @@ final readonly class BlockPlans
     public function press(ShelfBlock $block): PressStation
     {
         $planner = $this->planner($block);
-        $question = new PressQuestion($block->style, $block->locksNow());
+        $question = $block->pressQuestion($planner->construction->classes);
 
         return new PressStation(
             $block,
-            $planner->planned($question, $block->rest, $this->patience()),
-            $planner->best($question->withoutLocks(), $this->patience()),
+            $planner->planned($question->withLocks($block->locksNow()), $block->rest, $this->patience()),
+            $planner->best($question, $this->patience()),
             new Locks($planner->construction, $block->locksNow()),
         );
     }
@@ -78,11 +79,12 @@ final readonly class BlockPlans
     public function choices(ShelfBlock $block, int $join): array
     {
         $planner = $this->planner($block);
+        $question = $block->pressQuestion($planner->construction->classes);
         $locks = new Locks($planner->construction, $block->locksNow());
         $choices = [];
         foreach (PressDirection::cases() as $direction) {
-            $question = new PressQuestion($block->style, $locks->with(new Lock($join, $direction))->all);
-            $choices[$direction->value] = $planner->planned($question, $block->rest, $this->patience());
+            $locked = $question->withLocks($locks->with(new Lock($join, $direction))->all);
+            $choices[$direction->value] = $planner->planned($locked, $block->rest, $this->patience());
         }
 
         return $choices;
@@ -105,22 +107,31 @@ final readonly class BlockPlans
     }
 
     /**
-     * The best plan, and for each class of several units the best plan when that class may be pressed in two piles.
+     * The best plan, and for each class of several units in one pile the best plan when that class may be pressed in two.
      *
      * @return array{PressingPlan, array<int, PressingPlan>}
      */
     public function piles(ShelfBlock $block): array
     {
         $planner = $this->planner($block);
-        $question = new PressQuestion($block->style);
+        $question = $block->pressQuestion($planner->construction->classes);
         $splits = [];
         foreach ($planner->construction->classes as $class) {
-            if (count($class->members) > 1 && count($class->members) <= self::MOST_TO_SPLIT) {
+            $count = count($class->members);
+            if ($count > 1 && $count <= self::MOST_TO_SPLIT && ! in_array($class->index, $question->twoPiles, true)) {
                 $splits[$class->index] = $planner->best($question->withTwoPiles($class->index), $this->patience());
             }
         }
 
         return [$planner->best($question, $this->patience()), $splits];
+    }
+
+    /** @return list<string> labels of the classes that may be pressed in two piles */
+    public function pileLabels(ShelfBlock $block): array
+    {
+        $severals = array_filter($this->construction($block)->classes, static fn (UnitClass $class): bool => count($class->members) > 1);
+
+        return array_values(array_map(static fn (UnitClass $class): string => $class->label(), $severals));
     }
 
     private function planner(ShelfBlock $block): PressingPlanner

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Assembly;
 
 use KeenSeam\Core\Assembly\Internal\ConstructionBuilder;
+use KeenSeam\Core\Assembly\Internal\EqualPartsFinder;
 use KeenSeam\Core\Block\Face;
 
 /** A block taken apart into its joins: the whole order of sewing. */
@@ -31,5 +32,22 @@ final readonly class Construction
     public static function of(Face $face, Order $order): self
     {
         return (new ConstructionBuilder($face, $order))->build();
+    }
+
+    /** @return list<EqualPart> parts that come more than once within a unit of patches, the largest of each unit first */
+    public function equalParts(): array
+    {
+        return (new EqualPartsFinder($this))->parts;
+    }
+
+    /**
+     * For joins of equal parts, by class and number of the join within its unit: the join of another part that is the
+     * same after a turn, whether its left part is the other's right, and whether its start is the other's end.
+     *
+     * @return array<int, array<int, array{join: int, swapped: bool, reversed: bool}>>
+     */
+    public function alikeWithinUnits(): array
+    {
+        return (new EqualPartsFinder($this))->alike;
     }
 }

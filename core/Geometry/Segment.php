@@ -56,6 +56,17 @@ final readonly class Segment
         return $this->direction()->dot($point->minus($this->from));
     }
 
+    /** Whether the segment, after so many quarter turns clockwise, is read from its former end. */
+    public function isReversedBy(int $quarterTurns): bool
+    {
+        $direction = $this->direction();
+        for ($i = 0; $i < $quarterTurns % 4; ++$i) {
+            $direction = $direction->quarterTurned();
+        }
+
+        return [$direction->y, $direction->x] < [0, 0];
+    }
+
     public function equals(self $other): bool
     {
         return $this->from->equals($other->from) && $this->to->equals($other->to);

@@ -48,8 +48,9 @@ final class PlanSteps
         foreach (array_values($rounds) as $i => $round) {
             $patches = $this->patchesOf($round);
             $ids = array_map(static fn (Join $join): int => $join->id, $round);
+            $secondPile = $this->secondPileWords($class, $round);
             $round = $this->ofFirstMember($round);
-            $sewn = Words::listed(array_map($this->sewnWords(...), $round));
+            $sewn = Words::tallied(array_map($this->sewnWords(...), $round));
             $times = $count === 1 ? 'once' : sprintf('%d times, as a chain', $count);
             $named = Words::counted($count, $unit->name(), $unit->plural());
             $made = array_map(static fn (Join $join): int => $join->id, $round);
@@ -61,7 +62,7 @@ final class PlanSteps
                 $title,
                 $i === 0 ? sprintf('Start %s: sew %s, %s.', $named, $sewn, $times) : sprintf('Go on with the %s: sew %s, %s.', $named, $sewn, $times),
             );
-            $steps[] = new Step(StepKind::Press, $ids, $patches, $made, $title, sprintf('Press %s.', Words::listed(array_map($this->unitPressWords(...), $round))));
+            $steps[] = new Step(StepKind::Press, $ids, $patches, $made, $title, sprintf('Press %s.', Words::tallied(array_map($this->unitPressWords(...), $round))).$secondPile);
         }
 
         return $steps;
@@ -102,11 +103,48 @@ final class PlanSteps
             [$left, $right] = ['the part sewn first', 'the part sewn to it'];
         }
 
-        return match ($this->plan->pressing->of($join)[0]) {
+        return $this->pressedWords($join, $left, $right);
+    }
+
+    /** "toward row 1", "open", "toward row 1 at first, furled at crossings 1 and 3". */
+    private function pressedWords(Join $join, string $left, string $right): string
+    {
+        $directions = $this->plan->pressing->of($join);
+        $furls = [];
+        foreach (array_slice($directions, 1) as $i => $direction) {
+            if ($direction !== $directions[$i]) {
+                $furls[] = $i + 1;
+            }
+        }
+        $first = match ($directions[0]) {
             PressDirection::Left => 'toward '.$left,
             PressDirection::Right => 'toward '.$right,
-            PressDirection::Open => 'the seam open',
+            PressDirection::Open => 'open',
         };
+
+        return $furls === [] ? $first : sprintf('%s at first, furled at %s %s', $first, count($furls) === 1 ? 'crossing' : 'crossings', Words::listed($furls));
+    }
+
+    /**
+     * Where a class is pressed in two piles: which units lie on the second, and how that one is pressed.
+     *
+     * @param list<Join> $round
+     */
+    private function secondPileWords(UnitClass $class, array $round): string
+    {
+        $members = [];
+        foreach ($this->plan->turnedUnits as $unit) {
+            if ($unit->unitClass === $class->index && $unit->pile > 0) {
+                $members[] = $unit->member;
+            }
+        }
+        if ($members === []) {
+            return '';
+        }
+        $joins = array_values(array_filter($round, static fn (Join $join): bool => $join->tie?->member === $members[0]));
+        $places = array_map(static fn (int $member): string => sprintf('row %d column %d', $class->members[$member]->cell->row, $class->members[$member]->cell->column), $members);
+
+        return sprintf(' Lay those for %s on a second pile and press it %s.', Words::listed($places), Words::tallied(array_map($this->unitPressWords(...), $joins)));
     }
 
     /** @return list<Step> */
@@ -166,17 +204,16 @@ final class PlanSteps
     /** @param list<Join> $joins */
     private function pressWords(array $joins, string $left, string $right): string
     {
-        $words = ['left' => 'toward '.$left, 'right' => 'toward '.$right, 'open' => 'open'];
         $numbers = [];
         foreach ($joins as $i => $join) {
-            $numbers[$this->plan->pressing->of($join)[0]->value][] = $i + 1;
+            $numbers[$this->pressedWords($join, $left, $right)][] = $i + 1;
         }
         if (count($numbers) === 1) {
-            return sprintf('Press %s %s.', count($joins) === 1 ? 'the seam' : 'all seams', $words[array_key_first($numbers)]);
+            return sprintf('Press %s %s.', count($joins) === 1 ? 'the seam' : 'all seams', array_key_first($numbers));
         }
         $groups = [];
-        foreach ($numbers as $direction => $seams) {
-            $groups[] = sprintf('%s %s %s', count($seams) === 1 ? 'seam' : 'seams', Words::listed($seams), $words[$direction]);
+        foreach ($numbers as $words => $seams) {
+            $groups[] = sprintf('%s %s %s', count($seams) === 1 ? 'seam' : 'seams', Words::listed($seams), $words);
         }
 
         return sprintf('Press %s.', Words::listed($groups));

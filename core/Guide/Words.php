@@ -26,6 +26,18 @@ final class Words
         return $items === [] ? (string) $last : implode(', ', $items).' and '.$last;
     }
 
+    /**
+     * Like listed(), with equal items named once: "Ink to Cream (4 alike) and Cream to Rust".
+     *
+     * @param list<string> $items
+     */
+    public static function tallied(array $items): string
+    {
+        $counts = array_count_values($items);
+
+        return self::listed(array_map(static fn (string|int $item, int $count): string => $count === 1 ? (string) $item : sprintf('%s (%d alike)', $item, $count), array_keys($counts), $counts));
+    }
+
     public static function counted(int $count, string $one, string $several): string
     {
         return $count.' '.($count === 1 ? $one : $several);

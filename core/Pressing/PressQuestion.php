@@ -19,16 +19,23 @@ final readonly class PressQuestion
         public array $locks = [],
         public int $lump = self::LUMP,
         public array $twoPiles = [],
+        public EqualParts $equalParts = EqualParts::Apart,
     ) {}
 
     public function withoutLocks(): self
     {
-        return new self($this->style, [], $this->lump, $this->twoPiles);
+        return $this->withLocks([]);
+    }
+
+    /** @param list<Lock> $locks */
+    public function withLocks(array $locks): self
+    {
+        return new self($this->style, $locks, $this->lump, $this->twoPiles, $this->equalParts);
     }
 
     public function withTwoPiles(int $unitClass): self
     {
-        return new self($this->style, $this->locks, $this->lump, [...$this->twoPiles, $unitClass]);
+        return new self($this->style, $this->locks, $this->lump, [...$this->twoPiles, $unitClass], $this->equalParts);
     }
 
     /** The same for equal questions. */
@@ -38,6 +45,7 @@ final readonly class PressQuestion
             $this->style->value,
             $this->style->goesByTheLump() ? $this->lump : '',
             'piles '.implode(',', $this->twoPiles),
+            $this->equalParts->value,
             ...array_map(static fn (Lock $lock): string => $lock->toText(), $this->locks),
         ]);
     }

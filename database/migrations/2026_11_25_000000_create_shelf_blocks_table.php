@@ -16,9 +16,11 @@ return new class () extends Migration
             $table->text('document');
             $table->string('order')->default('rows');
             $table->string('style')->default('nest');
+            $table->string('equal_parts')->default('apart');
             $table->string('rest')->default('stays');
-            // Both by order of sewing: what was said of one order is there again when the quilter comes back to it.
+            // All by order of sewing: what was said of one order is there again when the quilter comes back to it.
             $table->json('locks')->default('{}');
+            $table->json('two_piles')->default('{}');
             $table->json('steps_done')->default('{}');
             $table->unsignedInteger('version')->default(1);
             $table->timestamps();

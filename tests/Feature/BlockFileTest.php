@@ -48,7 +48,7 @@ final class BlockFileTest extends TestCase
             'fabrics for a grid' => [$with('cells/0/unit', 'grid'), '/cells/0', '"columns" is missing'],
             'a length nobody can read' => [$with('finished/width', 'wide'), '/finished/width', '"wide" is not a length.'],
             'a hole' => [$changed(static fn (array $file): array => array_replace($file, ['cells' => array_slice($file['cells'], 1)])), '/cells', 'Row 1, column 1 is empty.'],
-            'too deep' => [str_repeat('{"a":', 100).'1'.str_repeat('}', 100), '', 'not JSON'],
+            'too deep' => [str_repeat('{"a":', 100).'1'.str_repeat('}', 100), '', 'nested too deep'],
             'not UTF-8' => ["{\"name\":\"\xff\"}", '', 'not JSON'],
         ];
     }

@@ -69,6 +69,34 @@ final class OrderStationTest extends TestCase
         $this->putJson('/api/blocks/2/style', ['style' => 'starch'], self::seen(2))->assertUnprocessable();
     }
 
+    public function test_a_class_is_pressed_in_two_piles_and_back_in_one(): void
+    {
+        $before = $this->getJson('/api/blocks/1/piles')->assertOk()->json();
+        self::assertSame([[], 'apart', []], [$before['twoPiles'], $before['equalParts'], $before['parts']]);
+        $gain = $before['gains'][1];
+        self::assertStringContainsString('2 fewer ridge on ridge', $gain['text']);
+        $one = $this->getJson('/api/blocks/1/plan')->json('totals');
+        $two = $this->putJson('/api/blocks/1/piles', ['twoPiles' => [$gain['class']]], self::seen(1))->assertOk()->json();
+        self::assertLessThan(self::weighed($one), self::weighed($two['totals']));
+        self::assertStringContainsString('on a second pile', implode(' ', array_column($two['steps'], 'text')));
+        $this->getJson('/api/blocks/1/piles')->assertJsonPath('twoPiles.0.class', $gain['class']);
+
+        $back = $this->putJson('/api/blocks/1/piles', ['twoPiles' => []], self::seen(2))->assertOk()->json();
+        self::assertSame($one, $back['totals']);
+        $this->putJson('/api/blocks/1/piles', ['twoPiles' => ['U99']], self::seen(3))->assertUnprocessable()->assertJson(['where' => '/twoPiles']);
+        $this->putJson('/api/blocks/1/piles', ['equalParts' => 'both'], self::seen(3))->assertUnprocessable()->assertJson(['where' => '/equalParts']);
+    }
+
+    /**
+     * @param array<string, int> $totals
+     *
+     * @return list<int> in the order in which plans are compared
+     */
+    private static function weighed(array $totals): array
+    {
+        return [2 * $totals['stacked'] + $totals['lopsided'], $totals['peak_squared'], $totals['folded']];
+    }
+
     public function test_a_second_pile_is_offered_only_where_it_gains(): void
     {
         foreach ([1, 2, 3] as $block) {

@@ -10,6 +10,7 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Pressing\EqualParts;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
@@ -27,6 +28,7 @@ final class SeamPlan extends SeamCommand
         {--lock=* : ID:left, ID:right or ID:open, fixes how a join is pressed}
         {--lump=10 : plies above which style mixed opens a seam}
         {--two-piles=* : a unit class, like U1, that may be pressed in two piles}
+        {--equal-parts=apart : how equal parts within one unit of patches are pressed: apart or alike}
         {--time-limit= : seconds for the search; then the best plan so far is printed with its gap}';
 
     protected $description = 'Print the order of sewing and the pressing plan of a block as JSON.';
@@ -41,7 +43,7 @@ final class SeamPlan extends SeamCommand
         );
         $deadline = microtime(true) + ($this->amount('time-limit') ?? self::TIME_LIMIT);
         $planner = new PressingPlanner(Construction::of(Face::of($block), $order));
-        $question = new PressQuestion($style, $locks, (int) $this->amount('lump'), $this->twoPiles($planner->construction));
+        $question = new PressQuestion($style, $locks, (int) $this->amount('lump'), $this->twoPiles($planner->construction), $this->oneOf('equal-parts', EqualParts::class));
 
         return PlanDocument::of($planner->best($question, static fn (): bool => microtime(true) > $deadline), $style);
     }

@@ -55,7 +55,7 @@ final class BlockController
         $changed = clone $block;
         $changed->document = $text;
         $isSameSewing = $this->plans->isSewnAlike($block, $changed);
-        $block->saveOver(SeenVersion::of($request), ['name' => $name, 'document' => $text, ...($isSameSewing ? [] : ['locks' => [], 'steps_done' => []])]);
+        $block->saveOver(SeenVersion::of($request), ['name' => $name, 'document' => $text, ...($isSameSewing ? [] : ['locks' => [], 'two_piles' => [], 'steps_done' => []])]);
 
         return new JsonResponse(ShelfDocument::of($block, $this->plans->face($block)));
     }

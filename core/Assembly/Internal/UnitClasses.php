@@ -70,21 +70,10 @@ final class UnitClasses
             $this->selfTurns($members[0], $this->sewings[$index], $seams[$index]),
             array_map(static fn (int $turns): array => array_map(
                 // A member turned by so much looks like the first, so the first turned back by it looks like the member.
-                static fn (Segment $seam): bool => self::isReversedBy($seam, 4 - $turns),
+                static fn (Segment $seam): bool => $seam->isReversedBy(4 - $turns),
                 $seams[$index],
             ), $this->turns[$index]),
         ), $this->members, array_keys($this->members));
-    }
-
-    /** Whether a turned segment, read from its upper end again, starts at its former end. */
-    private static function isReversedBy(Segment $seam, int $quarterTurns): bool
-    {
-        $direction = $seam->direction();
-        for ($i = 0; $i < $quarterTurns % 4; ++$i) {
-            $direction = $direction->quarterTurned();
-        }
-
-        return [$direction->y, $direction->x] < [0, 0];
     }
 
     private function ownSewing(PlacedUnit $unit): SewingOrder
@@ -149,7 +138,7 @@ final class UnitClasses
             $origins = self::origins($joins, array_map(static fn (string $shape): int => $places[$shape], $turned));
             if ($origins !== null) {
                 $turns[] = new SelfTurn($turn, array_map(static fn (array $origin): array => $origin + [
-                    'reversed' => self::isReversedBy($seams[$origin['join']], $turn->quarters()),
+                    'reversed' => $seams[$origin['join']]->isReversedBy($turn->quarters()),
                 ], $origins));
             }
         }

@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Pressing\Internal;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Pressing\EqualParts;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\LockNotPossible;
 use KeenSeam\Core\Pressing\PressDirection;
@@ -35,6 +36,9 @@ final class SeamVariables
     /** @var list<array{int, Lock}> locked joins over which a unit's choice has a say too */
     public array $conditionalLocks = [];
 
+    /** @var array<int, array<int, array{join: int, swapped: bool, reversed: bool}>> joins pressed like another of the same unit, by class and number */
+    private readonly array $alike;
+
     /** @var array<int, Lock> by variable */
     private array $lockedVariables = [];
 
@@ -43,6 +47,7 @@ final class SeamVariables
         private readonly Construction $construction,
         private readonly PressQuestion $question,
     ) {
+        $this->alike = $question->equalParts === EqualParts::Alike ? $construction->alikeWithinUnits() : [];
         $this->makeFree();
         $this->makeTied();
         foreach ($question->locks as $lock) {
@@ -144,7 +149,7 @@ final class SeamVariables
         $variables = []; // by class, pile, join of the class and segment, as the first member has them
         foreach ($first as $class => $joins) {
             foreach ($this->piles($class) as $pile) {
-                foreach ($joins as $number => $join) {
+                foreach (array_diff_key($joins, $this->alike[$class] ?? []) as $number => $join) {
                     $variables[$class][$pile][$number] = array_map(fn (): int => $this->variable($this->directions($join)), $this->segmentsToDecide($join));
                 }
             }
@@ -168,14 +173,16 @@ final class SeamVariables
         $choices = $this->choicesOf($class, $tie->member);
         $variable = count($choices) > 1 ? ($this->choices[$class->index][$tie->member] ??= $this->variable($choices)) : null;
         $isReversed = $class->isReversed($tie->member, $tie->join);
+        $alike = $this->alike[$class->index] ?? [];
 
-        return array_map(static function (int $segment) use ($choices, $variables, $tie, $variable, $isReversed): SlotSource {
-            return new SlotSource($variable, array_map(static function (MemberChoice $choice) use ($variables, $tie, $segment, $isReversed): array {
+        return array_map(static function (int $segment) use ($choices, $variables, $tie, $variable, $isReversed, $alike): SlotSource {
+            return new SlotSource($variable, array_map(static function (MemberChoice $choice) use ($variables, $tie, $segment, $isReversed, $alike): array {
                 $origin = $choice->turn?->origins[$tie->join] ?? ['join' => $tie->join, 'swapped' => false, 'reversed' => false];
-                $segments = $variables[$choice->pile][$origin['join']];
-                $own = $isReversed !== $origin['reversed'] ? count($segments) - 1 - $segment : $segment;
+                $like = $alike[$origin['join']] ?? ['join' => $origin['join'], 'swapped' => false, 'reversed' => false];
+                $segments = $variables[$choice->pile][$like['join']];
+                $own = ($isReversed !== $origin['reversed']) !== $like['reversed'] ? count($segments) - 1 - $segment : $segment;
 
-                return [$segments[$own], $origin['swapped']];
+                return [$segments[$own], $origin['swapped'] !== $like['swapped']];
             }, $choices));
         }, $this->segmentsToDecide($join));
     }

@@ -1,4 +1,4 @@
-import type { Order, OrdersShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, ShelfBlock, StepPicture, StyleShown } from './types'
+import type { Order, OrdersShown, PileChoice, PilesShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, ShelfBlock, StepPicture, StyleShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -38,8 +38,10 @@ export const styles = (block: number) => ask<{ styles: StyleShown[] }>('GET', `/
 export const chooseStyle = (block: number, version: number, style: PressStyle) =>
   ask<PressShown>('PUT', `/blocks/${block}/style`, { version, json: { style } })
 
-export const pileGains = (block: number) =>
-  ask<{ gains: { class: string; text: string }[] }>('GET', `/blocks/${block}/piles`).then((answer) => answer.gains)
+export const piles = (block: number) => ask<PilesShown>('GET', `/blocks/${block}/piles`)
+
+export const choosePiles = (block: number, version: number, choice: PileChoice) =>
+  ask<PressShown>('PUT', `/blocks/${block}/piles`, { version, json: choice })
 
 export const stepPicture = (block: number, step: number) => ask<StepPicture>('GET', `/blocks/${block}/steps/${step}`)
 

@@ -153,6 +153,24 @@ export interface UnitClassShown {
   patches: number[]
 }
 
+export interface PileNote {
+  class: string
+  text: string
+}
+
+/** The piles at the iron: what a second one would gain, those in two, and parts of one unit that could share one. */
+export interface PilesShown {
+  gains: PileNote[]
+  twoPiles: PileNote[]
+  equalParts: 'apart' | 'alike'
+  parts: { label: string; count: number; patches: number }[]
+}
+
+export interface PileChoice {
+  twoPiles?: string[]
+  equalParts?: PilesShown['equalParts']
+}
+
 export interface OrderPossible {
   order: Order
   words: string
@@ -160,6 +178,8 @@ export interface OrderPossible {
   joins: { from: Place; to: Place; batch: number }[]
   strands: { depth: number; outline: Place[] }[]
   classes: UnitClassShown[]
+  /** Parts that come more than once within one unit of patches. */
+  parts: { label: string; count: number; patches: number[] }[]
 }
 
 export interface OrderImpossible {

@@ -1,30 +1,32 @@
 <script setup lang="ts">
 import { ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
-import type { PressStyle, StyleShown } from '@/api/types'
+import type { PileChoice, PilesShown, PressStyle, StyleShown } from '@/api/types'
 import { styleWords } from '@/drawing/words'
 
 /** The schools of pressing side by side, and what a second pile at the iron would gain. */
-const props = defineProps<{ block: number; order: string; chosen: PressStyle }>()
-const emit = defineEmits<{ choose: [style: PressStyle] }>()
+const props = defineProps<{ block: number; version: number; order: string; chosen: PressStyle }>()
+const emit = defineEmits<{ choose: [style: PressStyle]; piles: [choice: PileChoice] }>()
 
 const isOpen = ref(false)
 const styles = shallowRef<StyleShown[] | null>(null)
-const gains = shallowRef<{ class: string; text: string }[] | null>(null)
+const piles = shallowRef<PilesShown | null>(null)
 
 watch(
-  [isOpen, () => props.block, () => props.order, () => props.chosen],
-  async ([open, block, order, chosen], before) => {
+  [isOpen, () => props.block, () => props.order, () => props.version],
+  async ([open, block, order, version], before) => {
     if (!open) return
     if (styles.value === null || block !== before[1] || order !== before[2]) {
       styles.value = null
       styles.value = await api.styles(block).catch(() => null)
     }
-    gains.value = null
-    const found = await api.pileGains(block).catch(() => null)
-    if (props.block === block && props.chosen === chosen) gains.value = found
+    const found = await api.piles(block).catch(() => null)
+    if (props.block === block && props.version === version) piles.value = found
   },
 )
+
+const split = (add: string | null, drop: string | null) =>
+  emit('piles', { twoPiles: [...(piles.value?.twoPiles ?? []).map((pile) => pile.class).filter((label) => label !== drop), ...(add === null ? [] : [add])] })
 </script>
 
 <template>
@@ -53,9 +55,16 @@ watch(
     <p v-else class="soft" role="status">Pressing it in every way</p>
     <template v-if="styles">
       <h3>Two piles at the iron</h3>
-      <p v-if="gains === null" class="soft">Sorting the piles</p>
-      <p v-else-if="gains.length === 0" class="soft">One pile a unit is as good as two.</p>
-      <p v-for="gain in gains" v-else :key="gain.class">{{ gain.text }}</p>
+      <p v-if="piles === null" class="soft" role="status">Sorting the piles</p>
+      <template v-else>
+        <p v-for="pile in piles.twoPiles" :key="pile.class" :data-two-piles="pile.class">{{ pile.text }} <button type="button" class="choice" @click="split(null, pile.class)">Back to one pile</button></p>
+        <p v-for="gain in piles.gains" :key="gain.class" :data-gain="gain.class">{{ gain.text }} <button type="button" class="choice" @click="split(gain.class, null)">Use two piles</button></p>
+        <p v-if="piles.gains.length + piles.twoPiles.length === 0" class="soft">One pile for each kind of unit is as good as two.</p>
+        <template v-if="piles.parts.length > 0">
+          <h3>Equal parts</h3>
+          <p>{{ piles.parts.map((part) => `${part.count} of ${part.patches} patches (${part.label})`).join(', ') }}: {{ piles.equalParts === 'alike' ? 'pressed alike, as one pile.' : 'each pressed as it nests best.' }} <button type="button" class="choice" @click="emit('piles', { equalParts: piles.equalParts === 'alike' ? 'apart' : 'alike' })">{{ piles.equalParts === 'alike' ? 'Press each apart' : 'Press them alike' }}</button></p>
+        </template>
+      </template>
     </template>
   </details>
 </template>
@@ -92,7 +101,8 @@ tbody th {
   text-align: left;
 }
 
-tbody button {
+tbody button,
+.choice {
   min-height: 44px;
   padding: 0;
   border: 0;

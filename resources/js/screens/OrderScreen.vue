@@ -24,6 +24,7 @@ watch(() => props.block, load, { immediate: true })
 const stations = useStations(computed(() => press.shown), computed(() => shown.value?.chosen))
 const isPossible = (order: OrderShown): order is OrderPossible => 'figures' in order
 const chosen = computed(() => shown.value?.orders.find((order) => order.order === shown.value?.chosen))
+const parts = computed(() => (chosen.value && isPossible(chosen.value) ? chosen.value.parts : []))
 const classes = computed(() => (chosen.value ? (isPossible(chosen.value) ? chosen.value.classes : chosen.value.upToThere) : []))
 
 async function load() {
@@ -104,6 +105,10 @@ const facts = (order: OrderPossible) => [
           <li v-for="kind in classes" :key="kind.label">
             <BlockFace class="unit" :face="shown.face" :patches="kind.patches" close-up :label="`${kind.label}, ${kind.name}`" :pixels="48" />
             <span><b>{{ kind.count }}</b> {{ kind.name }}<span v-if="kind.twin" class="soft">, mirror twin of {{ kind.twin }}</span><span v-if="kind.lookAlikes.length > 0" class="alike">, looks like {{ kind.lookAlikes.join(', ') }} but is sewn otherwise</span><span class="soft"> ({{ kind.label }})</span></span>
+          </li>
+          <li v-for="part in parts" :key="part.label">
+            <BlockFace class="unit" :face="shown.face" :patches="part.patches" close-up :label="`${part.label}, equal parts`" :pixels="48" />
+            <span><b>{{ part.count }}</b> equal parts <span class="soft">({{ part.label }})</span></span>
           </li>
         </ul>
       </section>

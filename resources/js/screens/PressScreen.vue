@@ -122,7 +122,7 @@ function select(join: number) {
       </section>
       <TotalsPanel :totals="shown.totals" :before="shown.withoutLocks" />
       <p v-if="habit" class="habit">{{ habit }}</p>
-      <StyleComparison :block="block" :order="shown.order" :chosen="shown.style" @choose="press.chooseStyle" />
+      <StyleComparison :block="block" :version="shown.block.version" :order="shown.order" :chosen="shown.style" @choose="press.chooseStyle" @piles="press.choosePiles" />
       <p class="soft proof"><a :href="fileAddress(block)" download>Keep the block as a file</a></p>
       <p class="soft proof">{{ shown.proved ? 'Proved: no plan nests better or lies flatter.' : 'The best plan found in the time given.' }}</p>
     </aside>

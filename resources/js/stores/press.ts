@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import * as api from '@/api/client'
-import type { JoinShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices } from '@/api/types'
+import type { JoinShown, PileChoice, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices } from '@/api/types'
 
 export const usePressStore = defineStore('press', () => {
   const shown = shallowRef<PressShown | null>(null)
@@ -47,6 +47,8 @@ export const usePressStore = defineStore('press', () => {
 
   const chooseStyle = (style: PressStyle) => change((block, version) => api.chooseStyle(block, version, style))
 
+  const choosePiles = (choice: PileChoice) => change((block, version) => api.choosePiles(block, version, choice))
+
   async function setStepsDone(done: number) {
     const now = shown.value
     if (now === null) return
@@ -87,7 +89,7 @@ export const usePressStore = defineStore('press', () => {
     }
   }
 
-  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, chooseRest, chooseStyle, setStepsDone }
+  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, chooseRest, chooseStyle, choosePiles, setStepsDone }
 })
 
 /** A seam of the block's own rows is the one worth looking at first. */

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Guide;
+
+use KeenSeam\Core\Guide\PlanSteps;
+use KeenSeam\Core\Guide\Step;
+use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Blocks;
+
+final class PlanStepsTest extends TestCase
+{
+    public function test_a_four_patch_of_triangles_is_told_step_by_step(): void
+    {
+        self::assertSame([
+            'Start 4 half-square triangles: sew Harbour ink to Sailcloth, 4 times, as a chain.',
+            'Press toward Harbour ink.',
+            'Sew row 1: 2 units, one after the other.',
+            'Press the seam toward its last unit.',
+            'Sew row 2: 2 units, one after the other.',
+            'Press the seam toward its first unit.',
+            'Sew row 2 to row 1, matching 1 crossing.',
+            'Press the seam toward row 1.',
+        ], self::texts(PressStyle::Nest, 'hAB90 hAB180', 'hAB hAB270'));
+    }
+
+    public function test_a_furl_is_told_with_its_crossing(): void
+    {
+        self::assertMatchesRegularExpression(
+            '~^Press the seam toward row [12] at first, furled at crossing 1\.$~',
+            self::texts(PressStyle::NestFurl, 'pA pB', 'pB pA')[5],
+        );
+    }
+
+    public function test_open_seams_are_told_open(): void
+    {
+        self::assertSame('Press open.', self::texts(PressStyle::Open, 'hAB hAB90')[1]);
+    }
+
+    /** @return list<string> */
+    private static function texts(PressStyle $style, string ...$rows): array
+    {
+        $plan = (new PressingPlanner(Blocks::sewn(...$rows)))->best(new PressQuestion($style));
+
+        return array_map(static fn (Step $step): string => $step->text, PlanSteps::of($plan));
+    }
+}
