@@ -21,15 +21,25 @@ use KeenSeam\Core\Geometry\Point;
 /** The orders of sewing side by side: how the block grows in each, and its figures. */
 final class OrdersDocument
 {
-    /** @return array<string, mixed> */
-    public static function of(ShelfBlock $block, Face $face): array
+    /**
+     * @param array<array-key, mixed> $orders as told by orders()
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(ShelfBlock $block, Face $face, array $orders): array
     {
         return [
             'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
             'chosen' => $block->order->value,
             'face' => FaceDocument::of($face),
-            'orders' => array_map(static fn (Order $order): array => self::order($face, $order), Order::cases()),
+            ...$orders,
         ];
+    }
+
+    /** @return array<string, mixed> a list, under its name */
+    public static function orders(Face $face): array
+    {
+        return ['orders' => array_map(static fn (Order $order): array => self::order($face, $order), Order::cases())];
     }
 
     /** @return array<string, mixed> */

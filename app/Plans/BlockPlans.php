@@ -14,6 +14,7 @@ use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\Locks;
+use KeenSeam\Core\Pressing\PlanMemory;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressingPlanner;
@@ -37,6 +38,12 @@ final readonly class BlockPlans
     public function face(ShelfBlock $block): Face
     {
         return Face::of($this->reader->read($block->document));
+    }
+
+    /** What was worked out about the block's file before. */
+    public function memory(ShelfBlock $block): PlanMemory
+    {
+        return CachedPlans::of($this->cache, $block->document);
     }
 
     public function locks(ShelfBlock $block): Locks

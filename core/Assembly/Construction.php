@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Assembly;
 
+use KeenSeam\Core\Assembly\Internal\BestOrder;
 use KeenSeam\Core\Assembly\Internal\ConstructionBuilder;
 use KeenSeam\Core\Assembly\Internal\EqualPartsFinder;
 use KeenSeam\Core\Block\Face;
@@ -31,7 +32,7 @@ final readonly class Construction
      */
     public static function of(Face $face, Order $order): self
     {
-        return (new ConstructionBuilder($face, $order))->build();
+        return $order === Order::Best ? BestOrder::of($face) : (new ConstructionBuilder($face, $order))->build();
     }
 
     /** @return list<EqualPart> parts that come more than once within a unit of patches, the largest of each unit first */

@@ -61,7 +61,7 @@ enum Order: string
     public function stripName(int $depth): string
     {
         return match (true) {
-            $depth > 1 => 'part',
+            $depth > 1, $this === self::Best => 'part',
             $this === self::Rows => 'row',
             $this === self::Columns => 'column',
             $this === self::Diagonal => 'slanting row',

@@ -22,7 +22,15 @@ final readonly class OrderController
 
     public function index(ShelfBlock $block): JsonResponse
     {
-        return new JsonResponse(OrdersDocument::of($block, $this->plans->face($block)));
+        $face = $this->plans->face($block);
+        $memory = $this->plans->memory($block);
+        $orders = $memory->recall('orders');
+        if ($orders === null) {
+            $orders = OrdersDocument::orders($face);
+            $memory->keep('orders', $orders);
+        }
+
+        return new JsonResponse(OrdersDocument::of($block, $face, $orders));
     }
 
     /** @throws KeenSeamProblem */

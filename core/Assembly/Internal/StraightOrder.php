@@ -19,22 +19,34 @@ use KeenSeam\Core\Geometry\Segment;
  */
 final class StraightOrder
 {
-    /** Looks at items along lines; beyond it, each region takes its first good cut instead of the best of all. */
-    private const PATIENCE = 20_000_000;
+    /** Cuts weighed, times the items they part; beyond it, each region takes its first good cut instead of the best of all. */
+    private const PATIENCE = 12_000_000;
 
     /** @var list<Segment> one for every line along which some item has an edge */
     private array $lines = [];
 
-    /** @var list<list<int>> by line and item: -1 or 1 for the side it lies on, 0 when the line runs through it */
-    private array $sides = [];
+    /** @var list<array{array<int, int>, array<int, int>, array<int, int>}> by line: items before it, behind it, and those it runs through */
+    private array $parted = [];
+
+    /** @var list<array<int, array<int, true>>> by line and item: places along the line where the item has a corner or a seam's end */
+    private array $pointsOn = [];
+
+    /** @var list<list<array{int, int, int}>> by turn and item: the item's corner, and a number for what it looks like */
+    private array $looks = [];
 
     /** @var array<string, array{array{int, int, int, float}, SewingOrder|int}> cost and order by region */
     private array $known = [];
 
-    private int $looks = 0;
+    /** @var array<string, SetInSeamNeeded> regions that no straight cut takes apart */
+    private array $stuck = [];
+
+    /** @var array<string, list<string>> what a region looks like after 0 to 3 quarter turns */
+    private array $shapes = [];
+
+    private int $weighed = 0;
 
     /** @param list<SewnItem> $items */
-    private function __construct(private readonly array $items)
+    private function __construct(array $items)
     {
         $seen = [];
         foreach ($items as $item) {
@@ -49,7 +61,20 @@ final class StraightOrder
             }
         }
         foreach ($this->lines as $line) {
-            $this->sides[] = array_map(static fn (SewnItem $item): int => self::side($line, $item), $items);
+            $sides = array_map(static fn (SewnItem $item): int => self::side($line, $item), $items);
+            [$before, $behind] = $line->direction()->y === 0 ? [-1, 1] : [1, -1];
+            $this->parted[] = array_map(static fn (int $side): array => array_filter($sides, static fn (int $its): bool => $its === $side), [$before, $behind, 0]);
+            $this->pointsOn[] = array_filter(array_map(static fn (SewnItem $item): array => self::placesOn($line, $item), $items));
+        }
+        $numbers = [];
+        foreach ([0, 1, 2, 3] as $turns) {
+            $this->looks[] = array_map(static function (SewnItem $item) use ($turns, &$numbers): array {
+                $turned = $item->outline->turnedAbout(new Point(0, 0), $turns);
+                $corner = $turned->corner();
+                $look = $turned->turnedAbout($corner, 0)->key().$item->shapes[$turns];
+
+                return [$corner->x, $corner->y, $numbers[$look] ??= count($numbers)];
+            }, $items);
         }
     }
 
@@ -62,7 +87,7 @@ final class StraightOrder
      */
     public static function best(array $items): SewingOrder
     {
-        [, $order] = (new self($items))->bestOf(array_keys($items));
+        [, $order] = (new self($items))->bestOf(self::keyed(array_keys($items)));
 
         return is_int($order) ? SewingOrder::of($order) : $order;
     }
@@ -80,7 +105,7 @@ final class StraightOrder
         $byDirection = [];
         foreach ($cuts->lines as $i => $line) {
             $direction = $line->direction()->reduced();
-            if ($direction->x !== 0 && $direction->y !== 0 && $cuts->cut($i, array_keys($items)) !== null) {
+            if ($direction->x !== 0 && $direction->y !== 0 && $cuts->cut($i, self::keyed(array_keys($items))) !== null) {
                 $byDirection[$direction->key()][] = $i;
             }
         }
@@ -91,7 +116,7 @@ final class StraightOrder
         $bands = [];
         foreach (array_keys($items) as $item) {
             // How many of the parallel lines have the item on their far side tells the band it lies in.
-            $bands[count(array_filter($byDirection[0], static fn (int $line): bool => $cuts->sides[$line][$item] > 0))][] = $item;
+            $bands[count(array_filter($byDirection[0], static fn (int $line): bool => isset($cuts->parted[$line][0][$item])))][] = $item;
         }
         ksort($bands);
 
@@ -99,26 +124,30 @@ final class StraightOrder
     }
 
     /**
-     * @param list<int> $region
+     * @param array<int, int> $region items, each under its own number
      *
      * @return array{array{int, int, int, float}, SewingOrder|int}
      */
     private function bestOf(array $region): array
     {
         if (count($region) === 1) {
-            return [[0, 0, 0, 0.0], $region[0]];
+            return [[0, 0, 0, 0.0], (int) array_key_first($region)];
         }
-        $key = implode(',', $region);
+        $key = self::key($region);
         if (isset($this->known[$key])) {
             return $this->known[$key];
+        }
+        if (isset($this->stuck[$key])) {
+            throw $this->stuck[$key];
         }
         $best = null;
         $stuck = null;
         foreach (array_keys($this->lines) as $line) {
             $parts = $this->cut($line, $region);
-            if ($parts === null || ($best !== null && $this->looks > self::PATIENCE)) {
+            if ($parts === null || ($best !== null && $this->weighed > self::PATIENCE)) {
                 continue;
             }
+            $this->weighed += count($region);
             try {
                 [[$costA, $orderA], [$costB, $orderB]] = [$this->bestOf($parts[0]), $this->bestOf($parts[1])];
             } catch (SetInSeamNeeded $problem) {
@@ -131,34 +160,29 @@ final class StraightOrder
             }
         }
 
-        return $this->known[$key] = $best ?? throw $stuck ?? SetInSeamNeeded::amongItems($region);
+        return $this->known[$key] = $best ?? throw $this->stuck[$key] = $stuck ?? SetInSeamNeeded::amongItems(array_keys($region));
     }
 
     /**
-     * @param list<int> $region
+     * @param array<int, int> $region
      *
-     * @return array{list<int>, list<int>}|null the parts before and behind the line; null when it does not cut the region
+     * @return array{array<int, int>, array<int, int>}|null the parts before and behind the line; null when it does not cut the region
      */
     private function cut(int $line, array $region): ?array
     {
-        $this->looks += count($region);
-        $parts = [-1 => [], 1 => []];
-        foreach ($region as $item) {
-            $side = $this->sides[$line][$item];
-            if ($side === 0) {
-                return null;
-            }
-            $parts[$side][] = $item;
+        [$before, $behind, $through] = $this->parted[$line];
+        if ($through !== [] && array_intersect_key($through, $region) !== []) {
+            return null;
         }
-        [$before, $behind] = $this->lines[$line]->direction()->y === 0 ? [$parts[-1], $parts[1]] : [$parts[1], $parts[-1]];
+        $near = array_intersect_key($region, $before);
 
-        return $before === [] || $behind === [] ? null : [$before, $behind];
+        return $near === [] || count($near) === count($region) ? null : [$near, array_intersect_key($region, $behind)];
     }
 
     /**
-     * @param array{list<int>, list<int>} $parts
-     * @param array{int, int, int, float} $a     cost of the one part
-     * @param array{int, int, int, float} $b     cost of the other
+     * @param array{array<int, int>, array<int, int>} $parts
+     * @param array{int, int, int, float}             $a     cost of the one part
+     * @param array{int, int, int, float}             $b     cost of the other
      *
      * @return array{int, int, int, float} match points, bias joins, kinds of join, length of joins
      */
@@ -166,15 +190,13 @@ final class StraightOrder
     {
         $segment = $this->lines[$line];
         $direction = $segment->direction();
-        $onA = $this->pointsOn($segment, $parts[0]);
-        $onB = $this->pointsOn($segment, $parts[1]);
-        $along = array_map($segment->along(...), $onA);
+        $onA = $this->placesOf($line, $parts[0]);
+        $onB = $this->placesOf($line, $parts[1]);
+        $along = array_keys($onA);
         [$from, $to] = $along === [] ? [0, 0] : [min($along), max($along)];
-        $shared = array_filter(
-            array_intersect_key($onA, $onB),
-            static fn (Point $point): bool => $segment->along($point) > $from && $segment->along($point) < $to,
-        );
-        $areAlike = count($parts[0]) === count($parts[1]) && array_intersect($this->shapes($parts[0]), [$this->shapes($parts[1])[0]]) !== [];
+        $shared = array_intersect_key($onA, $onB);
+        unset($shared[$from], $shared[$to]); // the ends of the join itself
+        $areAlike = count($parts[0]) === count($parts[1]) && in_array($this->shapes($parts[1])[0], $this->shapes($parts[0]), true);
 
         return [
             $a[0] + $b[0] + count($shared),
@@ -185,49 +207,51 @@ final class StraightOrder
     }
 
     /**
-     * @param list<int> $part
+     * @param array<int, int> $part
      *
-     * @return array<string, Point> corners and seam ends of the part's items on the line
+     * @return array<int, true> places along the line where the part has a corner or a seam's end
      */
-    private function pointsOn(Segment $line, array $part): array
+    private function placesOf(int $line, array $part): array
     {
-        $points = [];
-        foreach ($part as $item) {
-            foreach ([...$this->items[$item]->outline->points, ...$this->items[$item]->ends] as $point) {
-                if ($line->sideOf($point) === 0) {
-                    $points[$point->key()] = $point;
-                }
-            }
+        $places = [];
+        foreach (array_intersect_key($this->pointsOn[$line], $part) as $ofItem) {
+            $places += $ofItem;
         }
 
-        return $points;
+        return $places;
     }
 
     /**
-     * @param list<int> $part
+     * @param array<int, int> $part
      *
      * @return list<string> what the part looks like after 0 to 3 quarter turns
      */
     private function shapes(array $part): array
     {
-        $shapes = [];
-        foreach ([0, 1, 2, 3] as $turns) {
-            $turned = array_map(fn (int $item) => $this->items[$item]->outline->turnedAbout(new Point(0, 0), $turns), $part);
-            $corners = array_map(static fn ($outline): Point => $outline->corner(), $turned) ?: [new Point(0, 0)];
-            $corner = new Point(
-                min(array_map(static fn (Point $point): int => $point->x, $corners)),
-                min(array_map(static fn (Point $point): int => $point->y, $corners)),
-            );
-            $texts = array_map(
-                fn (int $item, $outline): string => $outline->turnedAbout($corner, 0)->key().$this->items[$item]->shapes[$turns],
-                $part,
-                $turned,
-            );
+        return $this->shapes[self::key($part)] ??= array_map(static function (array $looks) use ($part): string {
+            $here = array_intersect_key($looks, $part);
+            [$left, $top] = [min(array_column($here, 0) ?: [0]), min(array_column($here, 1) ?: [0])];
+            $texts = [];
+            foreach ($here as [$x, $y, $look]) {
+                $texts[] = ($x - $left).','.($y - $top).':'.$look;
+            }
             sort($texts);
-            $shapes[] = implode(' | ', $texts);
+
+            return implode(' ', $texts);
+        }, $this->looks);
+    }
+
+    /** @return array<int, true> */
+    private static function placesOn(Segment $line, SewnItem $item): array
+    {
+        $places = [];
+        foreach ([...$item->outline->points, ...$item->ends] as $point) {
+            if ($line->sideOf($point) === 0) {
+                $places[$line->along($point)] = true;
+            }
         }
 
-        return $shapes;
+        return $places;
     }
 
     private static function side(Segment $line, SewnItem $item): int
@@ -235,5 +259,21 @@ final class StraightOrder
         $sides = array_unique(array_filter(array_map($line->sideOf(...), $item->outline->points)));
 
         return count($sides) === 1 ? (int) reset($sides) : 0;
+    }
+
+    /**
+     * @param list<int> $items
+     *
+     * @return array<int, int>
+     */
+    private static function keyed(array $items): array
+    {
+        return array_combine($items, $items);
+    }
+
+    /** @param array<int, int> $region */
+    private static function key(array $region): string
+    {
+        return implode(',', array_keys($region));
     }
 }
