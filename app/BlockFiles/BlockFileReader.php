@@ -30,7 +30,7 @@ final readonly class BlockFileReader
             $data = json_decode($text, false, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
             $decoded = json_decode($text, true, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
-            throw $exception->getCode() === JSON_ERROR_DEPTH ? FileNotReadable::tooDeep(intdiv(self::DEEPEST_JSON, 2) - 4) : FileNotReadable::notJson($exception->getMessage());
+            throw $exception->getCode() === JSON_ERROR_DEPTH ? FileNotReadable::tooDeep(BlockFile::DEEPEST_NESTING) : FileNotReadable::notJson($exception->getMessage());
         }
         if (! is_object($data) || ! is_array($decoded)) {
             throw FileNotReadable::notAnObject();

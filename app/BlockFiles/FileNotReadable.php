@@ -31,7 +31,7 @@ final class FileNotReadable extends \InvalidArgumentException implements KeenSea
 
     public static function tooDeep(int $grids): self
     {
-        return new self(sprintf('Grids are nested too deep in this file. Use at most %d grids, one inside the other.', $grids), '');
+        return new self(sprintf('Grids are nested too deep in this file, more than %d deep. Put fewer grids inside one another.', $grids), '');
     }
 
     public static function notAnObject(): self

@@ -19,10 +19,10 @@ final class ClassKinship
      */
     public static function twins(array $classes): array
     {
-        $keys = array_map(static fn (UnitClass $class): string => self::key($class->members[0], false), $classes);
+        $keys = array_map(static fn (UnitClass $class): string => self::handKey($class->members[0], false), $classes);
         $twins = [];
         foreach ($classes as $class) {
-            $twin = array_search(self::key($class->members[0], true), $keys, true);
+            $twin = array_search(self::handKey($class->members[0], true), $keys, true);
             if ($twin !== false && $twin !== $class->index) {
                 $twins[$class->index] = (int) $twin;
             }
@@ -51,7 +51,14 @@ final class ClassKinship
         return $alike;
     }
 
-    private static function key(PlacedUnit $unit, bool $mirrored): string
+    /** The same for units that are one class: equal up to a turn, fabrics and seams included. */
+    public static function classKey(PlacedUnit $unit): string
+    {
+        return min(array_map(static fn (int $turns): string => UnitShape::whole(UnitShape::parts($unit, $turns)), [0, 1, 2, 3]));
+    }
+
+    /** The same for units whose patches are equal up to a turn, or whose mirror image's are. */
+    public static function handKey(PlacedUnit $unit, bool $mirrored): string
     {
         return min(array_map(
             static fn (int $turns): string => UnitShape::whole(UnitShape::patches($unit, $turns, $mirrored)),

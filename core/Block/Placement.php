@@ -12,6 +12,12 @@ final readonly class Placement
         public bool $mirrored = false,
     ) {}
 
+    /** What puts a unit back that was placed like this. */
+    public function inverse(): self
+    {
+        return $this->mirrored ? $this : new self(Turn::ofQuarters(-$this->turn->quarters()));
+    }
+
     /** How something lies on the face that lies like $inner inside a unit that lies like this. */
     public function around(self $inner): self
     {

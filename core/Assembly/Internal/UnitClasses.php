@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Assembly\Internal;
 
+use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\SelfTurn;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
@@ -39,8 +40,7 @@ final class UnitClasses
     /** @return array{int, int, SewingOrder} class, number within the class, order over the unit's own parts */
     public function admit(PlacedUnit $unit): array
     {
-        $shapes = array_map(static fn (int $turns): string => UnitShape::whole(UnitShape::parts($unit, $turns)), [0, 1, 2, 3]);
-        $key = min($shapes);
+        $key = ClassKinship::classKey($unit);
         if (! isset($this->indexes[$key])) {
             $this->indexes[$key] = count($this->members);
             $this->members[] = [$unit];

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Layout;
+
+use KeenSeam\Core\Assembly\ClassKinship;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\PlacedUnit;
+
+/** How many units of a handed class are left ones and how many right ones: mirror images that no turn makes equal. */
+final readonly class HandCount
+{
+    /**
+     * @param string           $label of the class that comes first on the face, as plans number them: U1, U2, ...
+     * @param list<PlacedUnit> $left
+     * @param list<PlacedUnit> $right
+     */
+    private function __construct(
+        public string $label,
+        public string $kind,
+        public string $plural,
+        public array $left,
+        public array $right,
+    ) {}
+
+    /** @return list<self> handed classes only; a class and its mirror twin together, those inside nested grids too */
+    public static function allOn(Face $face): array
+    {
+        $classes = $pairs = [];
+        foreach (self::units($face->whole) as $unit) {
+            $label = $classes[ClassKinship::classKey($unit)] ??= 'U'.(count($classes) + 1);
+            [$key, $mirrored] = [ClassKinship::handKey($unit, false), ClassKinship::handKey($unit, true)];
+            if ($key !== $mirrored) {
+                $pair = min($key, $mirrored);
+                $pairs[$pair] ??= ['label' => $label, 'first' => $unit, 'left' => [], 'right' => []];
+                // Which twin is called left is a matter of spelling, but the same wherever the two turn up.
+                $pairs[$pair][$key < $mirrored ? 'left' : 'right'][] = $unit;
+            }
+        }
+
+        return array_values(array_map(static fn (array $pair): self => new self(
+            $pair['label'],
+            $pair['first']->cell->unit->kind(),
+            $pair['first']->cell->unit->plural(),
+            $pair['left'],
+            $pair['right'],
+        ), $pairs));
+    }
+
+    /** @return list<PlacedUnit> units with seams, smaller ones before those they are sewn into, as plans number their classes */
+    private static function units(PlacedUnit $whole): array
+    {
+        $units = [];
+        foreach ($whole->parts as $part) {
+            if ($part instanceof PlacedUnit) {
+                $units = [...$units, ...self::units($part), ...(count($part->parts) > 1 ? [$part] : [])];
+            }
+        }
+
+        return $units;
+    }
+}

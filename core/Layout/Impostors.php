@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Layout;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Block\Cell;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Layout\Internal\CellPictures;
+
+/** The other ways a unit could lie without the eye catching it at the machine: the edge being sewn looks the same. */
+final readonly class Impostors
+{
+    /**
+     * @param Side                      $side       the edge sewn first
+     * @param non-empty-list<Placement> $placements that show another face, but the same along that edge
+     */
+    private function __construct(
+        public Cell $cell,
+        public Side $side,
+        public array $placements,
+    ) {}
+
+    /** @return list<self> of the block's cells that have any, in reading order */
+    public static function allIn(Construction $construction): array
+    {
+        return self::among(new CellPictures($construction->face), $construction);
+    }
+
+    /**
+     * @internal
+     *
+     * @return list<self>
+     */
+    public static function among(CellPictures $pictures, Construction $construction): array
+    {
+        $impostors = [];
+        foreach (self::firstSides($pictures->units, $construction) as $cell => $side) {
+            $right = $pictures->picture($cell);
+            $placements = array_values(array_filter(Symmetry::all(), static function (Placement $placement) use ($pictures, $cell, $side, $right): bool {
+                $picture = $pictures->placedOtherwise($cell, $placement);
+
+                return $picture !== null && $picture->key !== $right->key && $picture->looksTheSameAlong($side, $right);
+            }));
+            if ($placements !== []) {
+                $impostors[] = new self($pictures->units[$cell]->cell, $side, $placements);
+            }
+        }
+
+        return $impostors;
+    }
+
+    /**
+     * The edge along which each unit is first sewn to something outside it.
+     *
+     * @param list<PlacedUnit> $units
+     *
+     * @return array<int, Side> by cell
+     */
+    private static function firstSides(array $units, Construction $construction): array
+    {
+        $cells = [];
+        foreach ($units as $i => $unit) {
+            foreach ($unit->patches() as $patch) {
+                $cells[$patch->id] = $i;
+            }
+        }
+        $sides = [];
+        foreach ($construction->joins as $join) {
+            if ($join->tie !== null) {
+                continue;
+            }
+            foreach (self::cellsAt($join, $cells) as $cell) {
+                $side = isset($sides[$cell]) ? null : self::sideAlong($units[$cell], $join);
+                if ($side !== null) {
+                    $sides[$cell] = $side;
+                }
+            }
+        }
+        ksort($sides);
+
+        return $sides;
+    }
+
+    /**
+     * @param array<int, int> $cells by patch
+     *
+     * @return list<int> cells that lie on one side of the join only
+     */
+    private static function cellsAt(Join $join, array $cells): array
+    {
+        $of = static fn (array $patches): array => array_unique(array_map(static fn (int $patch): int => $cells[$patch], $patches));
+        [$left, $right] = [$of($join->left->patchIds()), $of($join->right->patchIds())];
+
+        return array_values([...array_diff($left, $right), ...array_diff($right, $left)]);
+    }
+
+    private static function sideAlong(PlacedUnit $unit, Join $join): ?Side
+    {
+        foreach ($unit->outline->edges() as $i => [$a, $b]) {
+            $isOnSeam = $join->seam->sideOf($a) === 0 && $join->seam->sideOf($b) === 0 && $join->seam->contains($a) && $join->seam->contains($b);
+            if ($isOnSeam) {
+                return match (true) {
+                    $a->y === $b->y => $b->x > $a->x ? Side::Top : Side::Bottom, // outlines run clockwise
+                    default => $b->y > $a->y ? Side::Right : Side::Left,
+                };
+            }
+        }
+
+        return null;
+    }
+}

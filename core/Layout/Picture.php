@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Layout;
+
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Measure\NumberOutOfReach;
+
+/**
+ * What a cell shows on the face, whatever seams lie in it: regions of fabric, with the cell stretched to a square.
+ *
+ * Two cells show the same picture exactly when their keys are equal. Exact integers throughout.
+ */
+final readonly class Picture
+{
+    /** Products of two coordinates stay far inside a 64-bit integer. */
+    private const LARGEST_SIDE = 1 << 29;
+
+    /** Equal for equal pictures, however they are cut into patches. */
+    public string $key;
+
+    /**
+     * @param int                                                  $side    of the square, in steps as few as can be
+     * @param non-empty-list<array{string, list<array{int, int}>}> $patches fabric key and corners, clockwise
+     */
+    private function __construct(private int $side, private array $patches)
+    {
+        $this->key = self::outlines($side, $patches);
+    }
+
+    /** @throws NumberOutOfReach when the cell's proportions have no small common step */
+    public static function of(PlacedUnit $unit): self
+    {
+        $corner = $unit->outline->corner();
+        [$width, $height] = self::size($unit);
+        $common = $steps = self::greatestCommonDivisor($width * $height, 0);
+        $patches = [];
+        foreach ($unit->patches() as $patch) {
+            $places = [];
+            foreach ($patch->outline->points as $point) {
+                $place = [($point->x - $corner->x) * $height, ($point->y - $corner->y) * $width];
+                $common = self::greatestCommonDivisor(self::greatestCommonDivisor($common, $place[0]), $place[1]);
+                $places[] = $place;
+            }
+            $patches[] = [$patch->fabric->key, $places];
+        }
+        if (intdiv($steps, $common) > self::LARGEST_SIDE) {
+            throw NumberOutOfReach::inArithmetic();
+        }
+        $reduced = array_map(static fn (array $patch): array => [
+            $patch[0],
+            array_map(static fn (array $place): array => [intdiv($place[0], $common), intdiv($place[1], $common)], $patch[1]),
+        ], $patches);
+
+        return $reduced === [] ? throw new \LogicException('A unit has at least one patch.') : new self(intdiv($steps, $common), $reduced);
+    }
+
+    /** The picture flipped left to right if asked, then turned. */
+    public function moved(Placement $by): self
+    {
+        $side = $this->side;
+        $move = static function (array $place) use ($by, $side): array {
+            [$x, $y] = $by->mirrored ? [$side - $place[0], $place[1]] : $place;
+            for ($i = 0; $i < $by->turn->quarters(); ++$i) {
+                [$x, $y] = [$side - $y, $x];
+            }
+
+            return [$x, $y];
+        };
+
+        return new self($side, array_map(static function (array $patch) use ($by, $move): array {
+            $places = array_map($move, $patch[1]);
+
+            return [$patch[0], $by->mirrored ? array_reverse($places) : $places];
+        }, $this->patches));
+    }
+
+    /**
+     * The fabrics along one side of the cell, each with the stretch it takes.
+     *
+     * @return list<array{int, int, string}> from, to, fabric; left to right or top to bottom, neighbours of one fabric taken together
+     */
+    public function along(Side $side): array
+    {
+        $stretches = [];
+        foreach ($this->patches as [$fabric, $places]) {
+            foreach ($places as $i => $a) {
+                $b = $places[($i + 1) % count($places)];
+                if ($side->holds($a, $this->side) && $side->holds($b, $this->side)) {
+                    $ends = [$side->along($a), $side->along($b)];
+                    $stretches[] = [min($ends), max($ends), $fabric];
+                }
+            }
+        }
+        sort($stretches);
+        $merged = [];
+        foreach ($stretches as $stretch) {
+            $last = count($merged) - 1;
+            if ($last >= 0 && $merged[$last][2] === $stretch[2] && $merged[$last][1] === $stretch[0]) {
+                $merged[$last][1] = $stretch[1];
+            } else {
+                $merged[] = $stretch;
+            }
+        }
+
+        return $merged;
+    }
+
+    /** Whether both show the same fabrics in the same lengths along that side. */
+    public function looksTheSameAlong(Side $side, self $other): bool
+    {
+        $scaled = static fn (array $stretches, int $by): array => array_map(static fn (array $one): array => [$one[0] * $by, $one[1] * $by, $one[2]], $stretches);
+
+        return $scaled($this->along($side), $other->side) === $scaled($other->along($side), $this->side);
+    }
+
+    /**
+     * Boundaries between regions of different fabric: edges between two patches of one fabric cancel.
+     *
+     * @param non-empty-list<array{string, list<array{int, int}>}> $patches
+     */
+    private static function outlines(int $side, array $patches): string
+    {
+        $changes = []; // by fabric, line and place along it: by how much the boundary changes there
+        foreach ($patches as [$fabric, $places]) {
+            foreach ($places as $i => [$x, $y]) {
+                [$toX, $toY] = $places[($i + 1) % count($places)];
+                $direction = (new Point($toX - $x, $toY - $y))->reduced();
+                $sign = [$direction->x, $direction->y] > [0, 0] ? 1 : -1;
+                [$dx, $dy] = [$sign * $direction->x, $sign * $direction->y];
+                $line = sprintf('%s %d,%d,%d', $fabric, $dx, $dy, $dx * $y - $dy * $x);
+                [$from, $to] = $dx === 0 ? [$y, $toY] : [$x, $toX];
+                $changes[$line][$from] = ($changes[$line][$from] ?? 0) + 1;
+                $changes[$line][$to] = ($changes[$line][$to] ?? 0) - 1;
+            }
+        }
+        $texts = ['side '.$side];
+        foreach ($changes as $line => $places) {
+            ksort($places);
+            foreach ($places as $place => $change) {
+                if ($change !== 0) {
+                    $texts[] = sprintf('%s: %d %+d', $line, $place, $change);
+                }
+            }
+        }
+        sort($texts);
+
+        return implode("\n", $texts);
+    }
+
+    /** @return array{int, int} width and height of the unit's cell in lattice steps */
+    private static function size(PlacedUnit $unit): array
+    {
+        $points = $unit->outline->points;
+        $corner = $unit->outline->corner();
+
+        return [
+            max(array_map(static fn (Point $point): int => $point->x, $points)) - $corner->x,
+            max(array_map(static fn (Point $point): int => $point->y, $points)) - $corner->y,
+        ];
+    }
+
+    private static function greatestCommonDivisor(int $a, int $b): int
+    {
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return $a;
+    }
+}
