@@ -18,6 +18,14 @@ final readonly class BlockFileReader
 
     public function __construct(private BlockSchema $schema) {}
 
+    /** A file that was read before and is kept since: its form need not be checked again. */
+    public function readAgain(string $text): Block
+    {
+        $decoded = json_decode($text, true, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
+
+        return BlockFile::read(is_array($decoded) ? $decoded : []);
+    }
+
     /** @throws KeenSeamProblem */
     public function read(string $text): Block
     {

@@ -30,6 +30,10 @@ use KeenSeam\Core\Pressing\RestOfSeams;
  * @property EqualParts                  $equal_parts
  * @property array<string, int>          $steps_done  of the plan's steps, by order
  * @property int                         $version     grows with every save; a save that does not know the newest one is refused
+ * @property string|null                 $picture     the block file that the layout is to match
+ * @property list<string>                $meant       odd cells that are meant to be so, each with what it shows
+ * @property array<string, string>       $swatches    hash of a picture of the cloth, by fabric key
+ * @property int                         $edit_number of the change to the layout that was made last, see History
  */
 final class ShelfBlock extends Model
 {
@@ -45,6 +49,9 @@ final class ShelfBlock extends Model
         'two_piles' => 'array',
         'equal_parts' => EqualParts::class,
         'steps_done' => 'array',
+        'meant' => 'array',
+        'swatches' => 'array',
+        'edit_number' => 'integer',
         'version' => 'integer',
     ];
 

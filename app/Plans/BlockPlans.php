@@ -10,6 +10,7 @@ use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Pressing\Lock;
@@ -37,7 +38,18 @@ final readonly class BlockPlans
 
     public function face(ShelfBlock $block): Face
     {
-        return Face::of($this->reader->read($block->document));
+        return Face::of($this->block($block));
+    }
+
+    public function block(ShelfBlock $block): Block
+    {
+        return $this->reader->readAgain($block->document);
+    }
+
+    /** @throws KeenSeamProblem when the block cannot be sewn in its order */
+    public function sewn(ShelfBlock $block): Construction
+    {
+        return $this->construction($block);
     }
 
     /** What was worked out about the block's file before. */
@@ -51,15 +63,22 @@ final readonly class BlockPlans
         return new Locks($this->construction($block), $block->locksNow());
     }
 
-    /** Whether the two are sewn along the same seams in the same order, so that what was said of a seam still holds. */
-    public function isSewnAlike(ShelfBlock $a, ShelfBlock $b): bool
+    /**
+     * What is saved with a new file for the block: what was said of its seams and steps holds only while it is sewn
+     * along the same seams in the same order.
+     *
+     * @return array<string, mixed>
+     */
+    public function changesWith(ShelfBlock $block, string $name, string $document): array
     {
-        $seams = fn (ShelfBlock $block): array => array_map(
-            static fn (Join $join): array => [$join->seam->from->key(), $join->seam->to->key()],
-            $this->construction($block)->joins,
-        );
+        $changes = ['name' => $name, 'document' => $document];
+        if (array_filter([...$block->locks, ...$block->two_piles, ...$block->steps_done]) === []) {
+            return $changes;
+        }
+        $changed = clone $block;
+        $changed->document = $document;
 
-        return $seams($a) === $seams($b);
+        return $changes + ($this->isSewnAlike($block, $changed) ? [] : ['locks' => [], 'two_piles' => [], 'steps_done' => []]);
     }
 
     /** The plan as the quilter has it, and what it would be without her locks. */
@@ -139,6 +158,19 @@ final readonly class BlockPlans
         $severals = array_filter($this->construction($block)->classes, static fn (UnitClass $class): bool => count($class->members) > 1);
 
         return array_values(array_map(static fn (UnitClass $class): string => $class->label(), $severals));
+    }
+
+    private function isSewnAlike(ShelfBlock $a, ShelfBlock $b): bool
+    {
+        $seams = fn (ShelfBlock $block): array => array_map(
+            static fn (Join $join): array => [$join->seam->from->key(), $join->seam->to->key()],
+            $this->construction($block)->joins,
+        );
+        try {
+            return $seams($a) === $seams($b);
+        } catch (KeenSeamProblem) {
+            return false;
+        }
     }
 
     private function planner(ShelfBlock $block): PressingPlanner

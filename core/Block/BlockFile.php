@@ -43,6 +43,23 @@ final class BlockFile
         return (new self())->block(new Fields($decoded));
     }
 
+    /**
+     * Cells alone, as entries of "cells", in the fabrics of a block that is there.
+     *
+     * @param array<array-key, mixed> $entries
+     *
+     * @return list<Cell>
+     *
+     * @throws KeenSeamProblem
+     */
+    public static function cells(array $entries, Block $block): array
+    {
+        $file = new self();
+        [$file->fabrics, $file->unit] = [$block->fabrics, $block->unit];
+
+        return array_map(static fn (Fields $entry): Cell => $file->cell($entry, 0), (new Fields(['cells' => $entries]))->objects('cells'));
+    }
+
     private function block(Fields $file): Block
     {
         if (! $file->has('format') || $file->text('format') !== self::FORMAT) {

@@ -17,6 +17,26 @@ final readonly class Cell
         public ?string $label = null,
     ) {}
 
+    public function holding(Unit $unit): self
+    {
+        return new self($this->row, $this->column, $this->rowSpan, $this->columnSpan, $unit, $this->placement, $this->label);
+    }
+
+    public function lying(Placement $placement): self
+    {
+        return new self($this->row, $this->column, $this->rowSpan, $this->columnSpan, $this->unit, $placement, $this->label);
+    }
+
+    public function at(int $row, int $column, int $rowSpan, int $columnSpan): self
+    {
+        return new self($row, $column, $rowSpan, $columnSpan, $this->unit, $this->placement, $this->label);
+    }
+
+    public function covers(int $row, int $column): bool
+    {
+        return $this->row <= $row && $row <= $this->lastRow() && $this->column <= $column && $column <= $this->lastColumn();
+    }
+
     public function lastRow(): int
     {
         return $this->row + $this->rowSpan - 1;

@@ -72,6 +72,17 @@ final readonly class FlippedCornersUnit implements PieceUnit
         return [[$this->base, $base], ...$triangles];
     }
 
+    public function inFabrics(\Closure $fabric): self
+    {
+        $base = $fabric($this->base, 0);
+
+        return new self($base, array_map(
+            static fn (FlippedCorner $corner, int $i): FlippedCorner => new FlippedCorner($corner->corner, $fabric($corner->fabric, $i + 1), $corner->finishedLeg),
+            $this->corners,
+            array_keys($this->corners),
+        ), $this->unit, $this->where);
+    }
+
     public function sewing(): SewingOrder
     {
         $numbers = [];

@@ -49,6 +49,23 @@ final readonly class Grid
         return new self($columns, $rows, $cells);
     }
 
+    /** @param \Closure(Cell): Cell $change of what fills a cell; the cell stays where it is */
+    public function withCells(\Closure $change): self
+    {
+        return new self($this->columns, $this->rows, array_map($change, $this->cells));
+    }
+
+    public function cellAt(int $row, int $column): ?Cell
+    {
+        foreach ($this->cells as $cell) {
+            if ($cell->covers($row, $column)) {
+                return $cell;
+            }
+        }
+
+        return null;
+    }
+
     /** Where the line before column $column lies, as a fraction of the whole width; 1 is the left edge. */
     public function columnLine(int $column): Fraction
     {

@@ -15,6 +15,16 @@ final readonly class GridUnit implements Unit
         return self::KIND;
     }
 
+    /**
+     * The same grid with another unit in every cell.
+     *
+     * @param \Closure(Unit): Unit $unit
+     */
+    public function withUnits(\Closure $unit): self
+    {
+        return new self($this->grid->withCells(static fn (Cell $cell): Cell => $cell->holding($unit($cell->unit))));
+    }
+
     public function name(): string
     {
         return 'small grid';

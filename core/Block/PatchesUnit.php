@@ -19,7 +19,7 @@ final readonly class PatchesUnit implements PieceUnit
     public const MOST_PATCHES = 400;
 
     /** @param non-empty-list<array{Fabric, list<array{Fraction, Fraction}>}> $pieces */
-    private function __construct(private array $pieces) {}
+    private function __construct(public array $pieces) {}
 
     /**
      * @param non-empty-list<array{Fabric, list<array{Fraction, Fraction}>}> $pieces fabric, and corners as fractions of the unit
@@ -56,6 +56,11 @@ final readonly class PatchesUnit implements PieceUnit
     public function pieces(Fraction $width, Fraction $height): array
     {
         return $this->pieces;
+    }
+
+    public function inFabrics(\Closure $fabric): self
+    {
+        return new self(array_map(static fn (array $piece, int $i): array => [$fabric($piece[0], $i), $piece[1]], $this->pieces, array_keys($this->pieces)));
     }
 
     public function sewing(): ?SewingOrder

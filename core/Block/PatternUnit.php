@@ -23,6 +23,11 @@ final readonly class PatternUnit implements PieceUnit
         return array_map(static fn (Fabric $fabric, array $outline): array => [$fabric, $outline], $this->fabrics, $this->pattern->outlines);
     }
 
+    public function inFabrics(\Closure $fabric): self
+    {
+        return new self($this->pattern, array_map($fabric, $this->fabrics, array_keys($this->fabrics)));
+    }
+
     public function sewing(): SewingOrder
     {
         return $this->pattern->sewing;

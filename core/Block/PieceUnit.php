@@ -21,6 +21,13 @@ interface PieceUnit extends Unit
      */
     public function pieces(Fraction $width, Fraction $height): array;
 
+    /**
+     * The same unit in other fabrics.
+     *
+     * @param \Closure(Fabric, int): Fabric $fabric asked for every piece, in the order of pieces(), with its number
+     */
+    public function inFabrics(\Closure $fabric): self;
+
     /** The order in which the pieces are sewn, by their numbers; null when it follows from where they lie. */
     public function sewing(): ?SewingOrder;
 }

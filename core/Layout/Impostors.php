@@ -16,12 +16,16 @@ final readonly class Impostors
 {
     /**
      * @param Side                      $side       the edge sewn first
+     * @param Picture                   $right      what it shows
      * @param non-empty-list<Placement> $placements that show another face, but the same along that edge
+     * @param non-empty-list<Picture>   $pictures   what it would show, by placement
      */
     private function __construct(
         public Cell $cell,
         public Side $side,
+        public Picture $right,
         public array $placements,
+        public array $pictures,
     ) {}
 
     /** @return list<self> of the block's cells that have any, in reading order */
@@ -40,13 +44,16 @@ final readonly class Impostors
         $impostors = [];
         foreach (self::firstSides($pictures->units, $construction) as $cell => $side) {
             $right = $pictures->picture($cell);
-            $placements = array_values(array_filter(Symmetry::all(), static function (Placement $placement) use ($pictures, $cell, $side, $right): bool {
+            $placements = $shown = [];
+            foreach (Symmetry::all() as $placement) {
                 $picture = $pictures->placedOtherwise($cell, $placement);
-
-                return $picture !== null && $picture->key !== $right->key && $picture->looksTheSameAlong($side, $right);
-            }));
-            if ($placements !== []) {
-                $impostors[] = new self($pictures->units[$cell]->cell, $side, $placements);
+                if ($picture !== null && $picture->key !== $right->key && $picture->looksTheSameAlong($side, $right)) {
+                    $placements[] = $placement;
+                    $shown[] = $picture;
+                }
+            }
+            if ($placements !== [] && $shown !== []) {
+                $impostors[] = new self($pictures->units[$cell]->cell, $side, $right, $placements, $shown);
             }
         }
 

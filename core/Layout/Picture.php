@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Layout;
 
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Measure\NumberOutOfReach;
 
@@ -107,6 +108,37 @@ final readonly class Picture
         }
 
         return $merged;
+    }
+
+    /** @return list<array{string, list<array{float, float}>}> fabric key and corners of every patch, as shares of the cell; for drawing */
+    public function toShares(): array
+    {
+        $share = fn (array $place): array => [round($place[0] / $this->side, 4), round($place[1] / $this->side, 4)];
+
+        return array_map(static fn (array $patch): array => [$patch[0], array_map($share, $patch[1])], $this->patches);
+    }
+
+    /**
+     * Where to look to tell this picture from a wrong one: the middle of its largest patch that shows another fabric there.
+     *
+     * @return array{float, float}|null as shares of the cell; null when nothing differs
+     */
+    public function tellingPlace(self $wrong): ?array
+    {
+        $scaled = static fn (array $places, int $by): ConvexPolygon => ConvexPolygon::of(array_map(static fn (array $place): Point => new Point($place[0] * $by, $place[1] * $by), array_values($places)));
+        $found = null;
+        $largest = 0;
+        foreach ($this->patches as [$fabric, $places]) {
+            $outline = $scaled($places, $wrong->side);
+            foreach ($wrong->patches as [$otherFabric, $otherPlaces]) {
+                if ($fabric !== $otherFabric && $outline->areaDoubled() > $largest && $outline->overlaps($scaled($otherPlaces, $this->side))) {
+                    $largest = $outline->areaDoubled();
+                    $found = [array_sum(array_column($places, 0)) / count($places) / $this->side, array_sum(array_column($places, 1)) / count($places) / $this->side];
+                }
+            }
+        }
+
+        return $found;
     }
 
     /** Whether both show the same fabrics in the same lengths along that side. */

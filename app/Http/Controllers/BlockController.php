@@ -9,6 +9,7 @@ use App\Documents\ShelfDocument;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
 use App\Plans\BlockPlans;
+use App\Wall\History;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\KeenSeamProblem;
@@ -52,10 +53,7 @@ final class BlockController
     {
         $text = $request->getContent();
         $name = $this->reader->read($text)->name;
-        $changed = clone $block;
-        $changed->document = $text;
-        $isSameSewing = $this->plans->isSewnAlike($block, $changed);
-        $block->saveOver(SeenVersion::of($request), ['name' => $name, 'document' => $text, ...($isSameSewing ? [] : ['locks' => [], 'two_piles' => [], 'steps_done' => []])]);
+        History::record($block, SeenVersion::of($request), 'Put another file in its place', $this->plans->changesWith($block, $name, $text));
 
         return new JsonResponse(ShelfDocument::of($block, $this->plans->face($block)));
     }

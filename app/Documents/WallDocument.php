@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Models\ShelfBlock;
+use App\Wall\History;
+use App\Wall\MeantSo;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Block\Block;
+use KeenSeam\Core\Block\BlockFileWriter;
+use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\FabricValue;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Layout\Difference;
+use KeenSeam\Core\Layout\FriendlySizes;
+use KeenSeam\Core\Layout\HandCount;
+use KeenSeam\Core\Layout\Impostors;
+use KeenSeam\Core\Layout\OddOnesOut;
+use KeenSeam\Core\Layout\Signature;
+use KeenSeam\Core\Layout\TooClose;
+use KeenSeam\Core\Layout\Wall;
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Length;
+
+/** Everything the wall draws: the face of the grid that is open, its cells and what is to be said of each. */
+final readonly class WallDocument
+{
+    private Face $face;
+
+    /** @var list<PlacedUnit> */
+    private array $units;
+
+    /** @param Construction|null $sewn the open grid in the block's order; null when it cannot be sewn so */
+    private function __construct(
+        private ShelfBlock $block,
+        private Wall $wall,
+        private Block $picture,
+        private ?Construction $sewn,
+        Face $face,
+    ) {
+        $this->face = $face;
+        $this->units = array_values(array_filter($face->whole->parts, static fn ($part): bool => $part instanceof PlacedUnit));
+    }
+
+    /**
+     * @param Block|null $picture the layout to match
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(ShelfBlock $block, Wall $wall, Face $face, ?Construction $sewn, ?Block $picture): array
+    {
+        return (new self($block, $wall, $picture ?? $wall->block, $sewn, $face))->toArray();
+    }
+
+    /** @return array<string, mixed> */
+    private function toArray(): array
+    {
+        $odd = OddOnesOut::of($this->face);
+        $sizes = FriendlySizes::of($this->face);
+        $open = $this->face->block;
+
+        return [
+            'block' => ['id' => $this->block->id, 'name' => $this->block->name, 'version' => $this->block->version],
+            'history' => History::around($this->block),
+            'face' => $this->faceArray(),
+            'firstPatch' => $this->wall->firstPatch(),
+            'columns' => $this->lines($open->grid->columns, $open->finishedWidth),
+            'rows' => $this->lines($open->grid->rows, $open->finishedHeight),
+            'cells' => $this->cells($odd),
+            'symmetry' => ['name' => $odd->symmetry->value, 'words' => $odd->symmetry->words()],
+            'hands' => array_map(static fn (HandCount $hands): array => [
+                'class' => $hands->label,
+                'plural' => $hands->plural,
+                'left' => count($hands->left),
+                'right' => count($hands->right),
+            ], HandCount::allOn($this->face)),
+            'tooClose' => array_map(static fn (TooClose $pair): array => [
+                'fabrics' => [$pair->one->name, $pair->other->name],
+                'cells' => array_map(static fn (PlacedUnit $unit): array => [$unit->cell->row, $unit->cell->column], $pair->units),
+            ], TooClose::allOn($this->face)),
+            'awkward' => array_map(fn (Length $side): string => $side->toText($open->unit), $sizes->awkward),
+            'friendly' => array_map(fn (array $size): array => [$size[0]->toText($open->unit), $size[1]->toText($open->unit)], $sizes->nearest),
+            'hasPicture' => $this->block->picture !== null,
+            'wholeDifference' => $this->differences()[0] ?? null,
+            'order' => $this->block->order->value,
+            'style' => $this->block->style->value,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function faceArray(): array
+    {
+        $face = FaceDocument::of($this->face);
+        $face['fabrics'] = array_map(fn (Fabric $fabric): array => [
+            'key' => $fabric->key,
+            'name' => $fabric->name,
+            'color' => $fabric->color,
+            'value' => $fabric->value->value,
+            'proposed' => FabricValue::proposedFor($fabric->color)->value,
+            'swatch' => $this->block->swatches[$fabric->key] ?? null,
+        ], array_values($this->face->block->fabrics));
+
+        return $face;
+    }
+
+    /**
+     * @param list<Fraction> $shares
+     *
+     * @return list<array{size: string, width: float}> finished
+     */
+    private function lines(array $shares, Length $whole): array
+    {
+        $unit = $this->face->block->unit;
+        $sum = array_reduce($shares, static fn (Fraction $sum, Fraction $share): Fraction => $sum->plus($share), Fraction::zero());
+
+        return array_map(static function (Fraction $share) use ($whole, $sum, $unit): array {
+            $size = $whole->in($unit)->times($share)->dividedBy($sum);
+
+            return ['size' => $size->toText(), 'width' => $size->toFloat()];
+        }, $shares);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function cells(OddOnesOut $found): array
+    {
+        $meant = new MeantSo($this->block->meant);
+        [$odd, $impostors, $different, $hands] = [[], [], $this->differencesByCell(), $this->hands()];
+        foreach ($found->odd as $one) {
+            $odd[$one->cell->row][$one->cell->column] = $one;
+        }
+        foreach ($this->sewn === null ? [] : Impostors::allIn($this->sewn) as $one) {
+            $impostors[$one->cell->row][$one->cell->column] = ['side' => $one->side->value, 'placements' => array_map(LookDocument::placement(...), $one->placements)];
+        }
+
+        return array_map(function (PlacedUnit $unit) use ($odd, $impostors, $different, $hands, $meant): array {
+            $cell = $unit->cell;
+            $here = $odd[$cell->row][$cell->column] ?? null;
+
+            return [
+                'row' => $cell->row,
+                'column' => $cell->column,
+                'rowSpan' => $cell->rowSpan,
+                'columnSpan' => $cell->columnSpan,
+                'kind' => $cell->unit->kind(),
+                'name' => $cell->unit->name(),
+                'turn' => $cell->placement->turn->value,
+                'mirrored' => $cell->placement->mirrored,
+                'label' => $cell->label,
+                'patches' => array_map(static fn (Patch $patch): int => $patch->id, $unit->patches()),
+                'signature' => Signature::of($unit),
+                'hand' => $hands[spl_object_id($unit)] ?? null,
+                'odd' => $here === null ? null : [
+                    'mend' => $here->mend === null ? null : LookDocument::placement($here->mend),
+                    'isMeant' => $meant->holds($unit),
+                ],
+                'impostors' => $impostors[$cell->row][$cell->column] ?? null,
+                'different' => $different[$cell->row][$cell->column] ?? null,
+                'entry' => BlockFileWriter::cell($cell, $this->face->block),
+            ];
+        }, $this->units);
+    }
+
+    /** @return array<int, string> left or right, by the unit's object */
+    private function hands(): array
+    {
+        $hands = [];
+        foreach (HandCount::allOn($this->face) as $count) {
+            foreach (['left' => $count->left, 'right' => $count->right] as $hand => $units) {
+                foreach ($units as $unit) {
+                    $hands[spl_object_id($unit)] = $hand;
+                }
+            }
+        }
+
+        return $hands;
+    }
+
+    /** @return list<string> what concerns the whole layout */
+    private function differences(): array
+    {
+        return $this->block->picture === null ? [] : array_values(array_map(
+            static fn (Difference $difference): string => $difference->text,
+            array_filter(Difference::between($this->picture, $this->wall->block), static fn (Difference $difference): bool => $difference->cell === null),
+        ));
+    }
+
+    /** @return array<int, array<int, string>> by row and column; none while a small grid is open */
+    private function differencesByCell(): array
+    {
+        $texts = [];
+        foreach ($this->block->picture === null || $this->face->block !== $this->wall->block ? [] : Difference::between($this->picture, $this->wall->block) as $difference) {
+            if ($difference->cell !== null) {
+                $texts[$difference->cell->row][$difference->cell->column] = $difference->text;
+            }
+        }
+
+        return $texts;
+    }
+}

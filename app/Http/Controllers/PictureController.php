@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\SeenVersion;
+use App\Models\ShelfBlock;
+use App\Wall\Walls;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** The layout as it was when the quilter froze it, as the picture to match. */
+final readonly class PictureController
+{
+    public function __construct(private Walls $walls) {}
+
+    public function store(Request $request, ShelfBlock $block): JsonResponse
+    {
+        return $this->kept($request, $block, $block->document);
+    }
+
+    public function destroy(Request $request, ShelfBlock $block): JsonResponse
+    {
+        return $this->kept($request, $block, null);
+    }
+
+    private function kept(Request $request, ShelfBlock $block, ?string $picture): JsonResponse
+    {
+        $block->saveOver(SeenVersion::of($request), ['picture' => $picture]);
+
+        return new JsonResponse($this->walls->shown($block, $this->walls->open($block, Walls::pathOf($request))));
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wall;
+
+use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthUnit;
+
+/** The fields of one change as it was sent, read one by one. */
+final readonly class EditFields
+{
+    /** @param array<array-key, mixed> $values */
+    public function __construct(private array $values) {}
+
+    public function has(string $field): bool
+    {
+        return ($this->values[$field] ?? null) !== null;
+    }
+
+    public function text(string $field): string
+    {
+        $value = $this->values[$field] ?? null;
+
+        return is_string($value) && mb_strlen($value) <= 120 ? $value : throw EditNotReadable::field($field, 'text of up to 120 letters');
+    }
+
+    public function number(string $field): int
+    {
+        $value = $this->values[$field] ?? null;
+
+        return is_int($value) && abs($value) <= 10_000 ? $value : throw EditNotReadable::field($field, 'whole number');
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $choices
+     *
+     * @return T
+     */
+    public function choice(string $field, string $choices): \BackedEnum
+    {
+        $value = $this->values[$field] ?? null;
+
+        return (is_string($value) ? $choices::tryFrom($value) : null)
+            ?? throw EditNotReadable::field($field, implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $choices::cases())));
+    }
+
+    public function placement(): Placement
+    {
+        $turn = $this->values['turn'] ?? 0;
+
+        return new Placement(
+            (is_int($turn) ? Turn::tryFrom($turn) : null) ?? throw EditNotReadable::field('turn', 'quarter turn: 0, 90, 180 or 270'),
+            ($this->values['mirrored'] ?? false) === true,
+        );
+    }
+
+    public function length(string $field, LengthUnit $unit): Length
+    {
+        return Length::parse($this->text($field), $unit);
+    }
+
+    /** @return list<array{int, int}> row and column of each */
+    public function places(string $field = 'places'): array
+    {
+        $places = [];
+        foreach ($this->list($field) as $place) {
+            if (! is_array($place) || count($place) !== 2 || ! is_int($place[0] ?? null) || ! is_int($place[1] ?? null)) {
+                throw EditNotReadable::field($field, 'list of rows and columns');
+            }
+            $places[] = [$place[0], $place[1]];
+        }
+
+        return $places;
+    }
+
+    /** @return list<mixed> */
+    public function list(string $field): array
+    {
+        $value = $this->values[$field] ?? null;
+
+        return is_array($value) && array_is_list($value) && count($value) <= 5000 ? $value : throw EditNotReadable::field($field, 'list');
+    }
+}

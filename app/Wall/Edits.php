@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wall;
+
+use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\BlockFileWriter;
+use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\FabricValue;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Layout\Axis;
+use KeenSeam\Core\Layout\Wall;
+
+/** Reads a change as the wall sends it, makes it, and says in words what it was. */
+final class Edits
+{
+    private const KNOWN = [
+        'lay', 'move', 'lie', 'swap', 'clear', 'label', 'carry', 'paint', 'add-line', 'remove-line', 'size-line',
+        'size', 'name', 'allowance', 'fabric', 'remove-fabric',
+    ];
+
+    /**
+     * @param string $do
+     *
+     * @return array{Wall, string} the changed wall, and what was done
+     *
+     * @throws KeenSeamProblem when it cannot be done; then nothing is changed
+     */
+    public static function applied(Wall $wall, string $do, EditFields $edit): array
+    {
+        [$changed, $words] = match ($do) {
+            'lay' => self::lay($wall, $edit),
+            'move' => [$wall->moved($edit->places(), $edit->placement()), $edit->placement()->mirrored ? 'Mirror' : 'Turn'],
+            'lie' => [$wall->lying($edit->places(), $edit->placement()), 'Mend'],
+            'swap' => [$wall->withFabricsSwapped($edit->places()), 'Swap the fabrics'],
+            'clear' => [$wall->cleared($edit->places()), 'Clear'],
+            'label' => [$wall->labelled($edit->places(), $edit->has('label') ? $edit->text('label') : null), 'Label'],
+            'carry' => [$wall->carried($edit->places(), $edit->number('down'), $edit->number('right')), 'Move'],
+            'paint' => [$wall->painted($edit->number('patch'), $edit->text('fabric')), 'Paint in '.$wall->fabric($edit->text('fabric'))->name],
+            'add-line' => self::addLine($wall, $edit),
+            'remove-line' => self::removeLine($wall, $edit),
+            'size-line' => self::sizeLine($wall, $edit),
+            'size' => [$wall->resized($edit->length('width', $wall->block->unit), $edit->length('height', $wall->block->unit)), 'Change the size'],
+            'name' => [$wall->named($edit->text('name')), 'Rename'],
+            'allowance' => [$wall->withAllowance($edit->length('size', $wall->block->unit)), 'Change the seam allowance'],
+            'fabric' => self::fabric($wall, $edit),
+            'remove-fabric' => [$wall->withoutFabric($edit->text('key'), $edit->has('instead') ? $edit->text('instead') : null), 'Take a fabric away'],
+            default => throw EditNotReadable::unknown($do, self::KNOWN),
+        };
+        self::ensurePossible($changed);
+
+        return [$changed, $words];
+    }
+
+    /** @return array{Wall, string} */
+    private static function lay(Wall $wall, EditFields $edit): array
+    {
+        $cells = BlockFile::cells($edit->list('cells'), $wall->block);
+
+        return [$wall->laid($cells), 'Place '.(count($cells) === 1 ? $cells[0]->unit->name() : count($cells).' units')];
+    }
+
+    /** @return array{Wall, string} */
+    private static function addLine(Wall $wall, EditFields $edit): array
+    {
+        $axis = $edit->choice('axis', Axis::class);
+        $size = $edit->has('size') ? $edit->length('size', $wall->block->unit) : null;
+
+        return [$wall->withLine($axis, $edit->number('before'), $size), 'Add a '.$axis->one()];
+    }
+
+    /** @return array{Wall, string} */
+    private static function removeLine(Wall $wall, EditFields $edit): array
+    {
+        $axis = $edit->choice('axis', Axis::class);
+
+        return [$wall->withoutLine($axis, $edit->number('number')), sprintf('Remove %s %d', $axis->one(), $edit->number('number'))];
+    }
+
+    /** @return array{Wall, string} */
+    private static function sizeLine(Wall $wall, EditFields $edit): array
+    {
+        $axis = $edit->choice('axis', Axis::class);
+
+        return [$wall->withLineOf($axis, $edit->number('number'), $edit->length('size', $wall->block->unit)), sprintf('Size %s %d', $axis->one(), $edit->number('number'))];
+    }
+
+    /** @return array{Wall, string} */
+    private static function fabric(Wall $wall, EditFields $edit): array
+    {
+        $color = $edit->text('color');
+        $key = $edit->has('key') ? $edit->text('key') : self::freeKey($wall);
+        $value = $edit->has('value') ? $edit->choice('value', FabricValue::class) : null;
+        if (preg_match('~^#[0-9a-fA-F]{6}$~D', $color) !== 1) {
+            throw EditNotReadable::field('color', 'colour like "#3b5b7a"');
+        }
+
+        return [$wall->withFabric(new Fabric($key, $edit->text('name'), $color, $value ?? FabricValue::proposedFor($color))), 'Change the fabrics'];
+    }
+
+    private static function freeKey(Wall $wall): string
+    {
+        foreach (range('A', 'Z') as $letter) {
+            if (! isset($wall->block->fabrics[$letter])) {
+                return $letter;
+            }
+        }
+
+        return 'F'.(count($wall->block->fabrics) + 1);
+    }
+
+    /** All limits and rules of a block file hold, and the units fit their cells. */
+    private static function ensurePossible(Wall $wall): void
+    {
+        Face::of(BlockFile::read(BlockFileWriter::write($wall->block)));
+    }
+}

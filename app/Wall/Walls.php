@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wall;
+
+use App\BlockFiles\BlockFileReader;
+use App\Documents\WallDocument;
+use App\Models\ShelfBlock;
+use App\Plans\BlockPlans;
+use Illuminate\Http\Request;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Block\BlockFileWriter;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Layout\Wall;
+
+/** Opens blocks of the shelf on the wall and puts changed ones back. */
+final readonly class Walls
+{
+    public function __construct(
+        private BlockPlans $plans,
+        private BlockFileReader $reader,
+    ) {}
+
+    /**
+     * @param string $path rows and columns of the small grids that are open: "2.3/1.1"
+     *
+     * @throws KeenSeamProblem
+     */
+    public function open(ShelfBlock $block, string $path): Wall
+    {
+        return Wall::of($this->plans->block($block), self::path($path));
+    }
+
+    /**
+     * The wall's document; while a small grid is open, of that.
+     *
+     * @return array<string, mixed>
+     */
+    public function shown(ShelfBlock $block, Wall $wall): array
+    {
+        $face = Face::of($wall->opened());
+
+        return WallDocument::of($block, $wall, $face, $this->sewn($block, $face), $block->picture === null ? null : $this->reader->readAgain($block->picture));
+    }
+
+    public function save(ShelfBlock $block, int $seenVersion, Wall $wall, string $words): void
+    {
+        $text = json_encode(BlockFileWriter::write($wall->block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        History::record($block, $seenVersion, $words, $this->plans->changesWith($block, $wall->block->name, $text));
+    }
+
+    public function sewn(ShelfBlock $block, Face $face): ?Construction
+    {
+        try {
+            return Construction::of($face, $block->order);
+        } catch (KeenSeamProblem) {
+            return null; // the layout can be looked at all the same; the Order station says what is in the way
+        }
+    }
+
+    /** The path a request asks for. */
+    public static function pathOf(Request $request): string
+    {
+        $path = $request->input('path', '');
+
+        return is_string($path) ? $path : '';
+    }
+
+    /** @return list<array{int, int}> */
+    private static function path(string $path): array
+    {
+        if ($path === '') {
+            return [];
+        }
+        if (preg_match('~^\d{1,4}\.\d{1,4}(/\d{1,4}\.\d{1,4}){0,11}$~D', $path) !== 1) {
+            throw EditNotReadable::field('path', 'path like 2.3');
+        }
+
+        return array_map(static function (string $place): array {
+            [$row, $column] = explode('.', $place);
+
+            return [(int) $row, (int) $column];
+        }, explode('/', $path));
+    }
+}
