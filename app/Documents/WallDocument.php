@@ -7,7 +7,6 @@ namespace App\Documents;
 use App\Models\ShelfBlock;
 use App\Wall\History;
 use App\Wall\MeantSo;
-use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Fabric;
@@ -18,7 +17,6 @@ use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Layout\Difference;
 use KeenSeam\Core\Layout\FriendlySizes;
 use KeenSeam\Core\Layout\HandCount;
-use KeenSeam\Core\Layout\Impostors;
 use KeenSeam\Core\Layout\OddOnesOut;
 use KeenSeam\Core\Layout\Signature;
 use KeenSeam\Core\Layout\TooClose;
@@ -34,12 +32,10 @@ final readonly class WallDocument
     /** @var list<PlacedUnit> */
     private array $units;
 
-    /** @param Construction|null $sewn the open grid in the block's order; null when it cannot be sewn so */
     private function __construct(
         private ShelfBlock $block,
         private Wall $wall,
         private Block $picture,
-        private ?Construction $sewn,
         Face $face,
     ) {
         $this->face = $face;
@@ -51,9 +47,9 @@ final readonly class WallDocument
      *
      * @return array<string, mixed>
      */
-    public static function of(ShelfBlock $block, Wall $wall, Face $face, ?Construction $sewn, ?Block $picture): array
+    public static function of(ShelfBlock $block, Wall $wall, Face $face, ?Block $picture): array
     {
-        return (new self($block, $wall, $picture ?? $wall->block, $sewn, $face))->toArray();
+        return (new self($block, $wall, $picture ?? $wall->block, $face))->toArray();
     }
 
     /** @return array<string, mixed> */
@@ -62,6 +58,7 @@ final readonly class WallDocument
         $odd = OddOnesOut::of($this->face);
         $sizes = FriendlySizes::of($this->face);
         $open = $this->face->block;
+        $counts = HandCount::allOn($this->face);
 
         return [
             'block' => ['id' => $this->block->id, 'name' => $this->block->name, 'version' => $this->block->version],
@@ -70,14 +67,14 @@ final readonly class WallDocument
             'firstPatch' => $this->wall->firstPatch(),
             'columns' => $this->lines($open->grid->columns, $open->finishedWidth),
             'rows' => $this->lines($open->grid->rows, $open->finishedHeight),
-            'cells' => $this->cells($odd),
+            'cells' => $this->cells($odd, $counts),
             'symmetry' => ['name' => $odd->symmetry->value, 'words' => $odd->symmetry->words()],
             'hands' => array_map(static fn (HandCount $hands): array => [
                 'class' => $hands->label,
                 'plural' => $hands->plural,
                 'left' => count($hands->left),
                 'right' => count($hands->right),
-            ], HandCount::allOn($this->face)),
+            ], $counts),
             'tooClose' => array_map(static fn (TooClose $pair): array => [
                 'fabrics' => [$pair->one->name, $pair->other->name],
                 'cells' => array_map(static fn (PlacedUnit $unit): array => [$unit->cell->row, $unit->cell->column], $pair->units),
@@ -124,19 +121,20 @@ final readonly class WallDocument
         }, $shares);
     }
 
-    /** @return list<array<string, mixed>> */
-    private function cells(OddOnesOut $found): array
+    /**
+     * @param list<HandCount> $counts
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function cells(OddOnesOut $found, array $counts): array
     {
         $meant = new MeantSo($this->block->meant);
-        [$odd, $impostors, $different, $hands] = [[], [], $this->differencesByCell(), $this->hands()];
+        [$odd, $different, $hands] = [[], $this->differencesByCell(), $this->hands($counts)];
         foreach ($found->odd as $one) {
             $odd[$one->cell->row][$one->cell->column] = $one;
         }
-        foreach ($this->sewn === null ? [] : Impostors::allIn($this->sewn) as $one) {
-            $impostors[$one->cell->row][$one->cell->column] = ['side' => $one->side->value, 'placements' => array_map(LookDocument::placement(...), $one->placements)];
-        }
 
-        return array_map(function (PlacedUnit $unit) use ($odd, $impostors, $different, $hands, $meant): array {
+        return array_map(function (PlacedUnit $unit) use ($odd, $different, $hands, $meant): array {
             $cell = $unit->cell;
             $here = $odd[$cell->row][$cell->column] ?? null;
 
@@ -157,18 +155,21 @@ final readonly class WallDocument
                     'mend' => $here->mend === null ? null : LookDocument::placement($here->mend),
                     'isMeant' => $meant->holds($unit),
                 ],
-                'impostors' => $impostors[$cell->row][$cell->column] ?? null,
                 'different' => $different[$cell->row][$cell->column] ?? null,
                 'entry' => BlockFileWriter::cell($cell, $this->face->block),
             ];
         }, $this->units);
     }
 
-    /** @return array<int, string> left or right, by the unit's object */
-    private function hands(): array
+    /**
+     * @param list<HandCount> $counts
+     *
+     * @return array<int, string> left or right, by the unit's object
+     */
+    private function hands(array $counts): array
     {
         $hands = [];
-        foreach (HandCount::allOn($this->face) as $count) {
+        foreach ($counts as $count) {
             foreach (['left' => $count->left, 'right' => $count->right] as $hand => $units) {
                 foreach ($units as $unit) {
                     $hands[spl_object_id($unit)] = $hand;

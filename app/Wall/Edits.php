@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Wall;
 
 use KeenSeam\Core\Block\BlockFile;
-use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FabricValue;
-use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Layout\Axis;
 use KeenSeam\Core\Layout\Wall;
@@ -26,11 +24,11 @@ final class Edits
      *
      * @return array{Wall, string} the changed wall, and what was done
      *
-     * @throws KeenSeamProblem when it cannot be done; then nothing is changed
+     * @throws KeenSeamProblem when it cannot be done
      */
     public static function applied(Wall $wall, string $do, EditFields $edit): array
     {
-        [$changed, $words] = match ($do) {
+        return match ($do) {
             'lay' => self::lay($wall, $edit),
             'move' => [$wall->moved($edit->places(), $edit->placement()), $edit->placement()->mirrored ? 'Mirror' : 'Turn'],
             'lie' => [$wall->lying($edit->places(), $edit->placement()), 'Mend'],
@@ -49,9 +47,6 @@ final class Edits
             'remove-fabric' => [$wall->withoutFabric($edit->text('key'), $edit->has('instead') ? $edit->text('instead') : null), 'Take a fabric away'],
             default => throw EditNotReadable::unknown($do, self::KNOWN),
         };
-        self::ensurePossible($changed);
-
-        return [$changed, $words];
     }
 
     /** @return array{Wall, string} */
@@ -109,11 +104,5 @@ final class Edits
         }
 
         return 'F'.(count($wall->block->fabrics) + 1);
-    }
-
-    /** All limits and rules of a block file hold, and the units fit their cells. */
-    private static function ensurePossible(Wall $wall): void
-    {
-        Face::of(BlockFile::read(BlockFileWriter::write($wall->block)));
     }
 }

@@ -10,6 +10,7 @@ use App\Models\ShelfBlock;
 use App\Plans\BlockPlans;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
@@ -34,15 +35,27 @@ final readonly class Walls
     }
 
     /**
+     * The face of the grid that is open.
+     *
+     * @throws KeenSeamProblem when the layout breaks a rule of block files, or a unit does not fit its cell
+     */
+    public function face(Wall $wall): Face
+    {
+        BlockFile::read(BlockFileWriter::write($wall->block));
+        $whole = Face::of($wall->block);
+        $open = $wall->opened();
+
+        return $open === $wall->block ? $whole : Face::of($open);
+    }
+
+    /**
      * The wall's document; while a small grid is open, of that.
      *
      * @return array<string, mixed>
      */
-    public function shown(ShelfBlock $block, Wall $wall): array
+    public function shown(ShelfBlock $block, Wall $wall, ?Face $face = null): array
     {
-        $face = Face::of($wall->opened());
-
-        return WallDocument::of($block, $wall, $face, $this->sewn($block, $face), $block->picture === null ? null : $this->reader->readAgain($block->picture));
+        return WallDocument::of($block, $wall, $face ?? Face::of($wall->opened()), $block->picture === null ? null : $this->reader->readAgain($block->picture));
     }
 
     public function save(ShelfBlock $block, int $seenVersion, Wall $wall, string $words): void

@@ -51,6 +51,12 @@ final class ClassKinship
         return $alike;
     }
 
+    /** The same for units that lie alike: the same class at the same turn. */
+    public static function asPlaced(PlacedUnit $unit): string
+    {
+        return UnitShape::whole(UnitShape::parts($unit, 0));
+    }
+
     /** The same for units that are one class: equal up to a turn, fabrics and seams included. */
     public static function classKey(PlacedUnit $unit): string
     {

@@ -9,6 +9,12 @@ use KeenSeam\Core\Measure\Fraction;
 /** Columns and rows with their relative widths, every place filled by exactly one cell. */
 final readonly class Grid
 {
+    /** @var list<Fraction> shares of the whole width, from the left edge to the right one */
+    private array $columnLines;
+
+    /** @var list<Fraction> shares of the whole height */
+    private array $rowLines;
+
     /**
      * @param non-empty-list<Fraction> $columns relative widths
      * @param non-empty-list<Fraction> $rows    relative heights
@@ -18,7 +24,10 @@ final readonly class Grid
         public array $columns,
         public array $rows,
         public array $cells,
-    ) {}
+    ) {
+        $this->columnLines = self::lines($columns);
+        $this->rowLines = self::lines($rows);
+    }
 
     /**
      * @param non-empty-list<Fraction> $columns
@@ -69,13 +78,13 @@ final readonly class Grid
     /** Where the line before column $column lies, as a fraction of the whole width; 1 is the left edge. */
     public function columnLine(int $column): Fraction
     {
-        return self::line($this->columns, $column);
+        return $this->columnLines[$column - 1];
     }
 
     /** Where the line above row $row lies, as a fraction of the whole height; 1 is the upper edge. */
     public function rowLine(int $row): Fraction
     {
-        return self::line($this->rows, $row);
+        return $this->rowLines[$row - 1];
     }
 
     /** @param array<int, array<int, true>> $taken */
@@ -90,12 +99,19 @@ final readonly class Grid
         }
     }
 
-    /** @param list<Fraction> $widths */
-    private static function line(array $widths, int $number): Fraction
+    /**
+     * @param list<Fraction> $widths
+     *
+     * @return list<Fraction> where every line lies, the first and the last edge included
+     */
+    private static function lines(array $widths): array
     {
-        $sum = static fn (Fraction $total, Fraction $width): Fraction => $total->plus($width);
-        $before = array_reduce(array_slice($widths, 0, $number - 1), $sum, Fraction::zero());
+        $lines = [Fraction::zero()];
+        foreach ($widths as $i => $width) {
+            $lines[] = $lines[$i]->plus($width);
+        }
+        $whole = $lines[count($widths)];
 
-        return $before->dividedBy(array_reduce($widths, $sum, Fraction::zero()));
+        return array_map(static fn (Fraction $line): Fraction => $line->dividedBy($whole), $lines);
     }
 }

@@ -27,10 +27,10 @@ final readonly class HandCount
     /** @return list<self> handed classes only; a class and its mirror twin together, those inside nested grids too */
     public static function allOn(Face $face): array
     {
-        $classes = $pairs = [];
+        $classes = $pairs = $known = [];
         foreach (self::units($face->whole) as $unit) {
-            $label = $classes[ClassKinship::classKey($unit)] ??= 'U'.(count($classes) + 1);
-            [$key, $mirrored] = [ClassKinship::handKey($unit, false), ClassKinship::handKey($unit, true)];
+            [$class, $key, $mirrored] = $known[ClassKinship::asPlaced($unit)] ??= [ClassKinship::classKey($unit), ClassKinship::handKey($unit, false), ClassKinship::handKey($unit, true)];
+            $label = $classes[$class] ??= 'U'.(count($classes) + 1);
             if ($key !== $mirrored) {
                 $pair = min($key, $mirrored);
                 $pairs[$pair] ??= ['label' => $label, 'first' => $unit, 'left' => [], 'right' => []];
@@ -54,7 +54,10 @@ final readonly class HandCount
         $units = [];
         foreach ($whole->parts as $part) {
             if ($part instanceof PlacedUnit) {
-                $units = [...$units, ...self::units($part), ...(count($part->parts) > 1 ? [$part] : [])];
+                array_push($units, ...self::units($part));
+                if (count($part->parts) > 1) {
+                    $units[] = $part;
+                }
             }
         }
 

@@ -41,23 +41,33 @@ final readonly class Impostors
      */
     public static function among(CellPictures $pictures, Construction $construction): array
     {
-        $impostors = [];
+        $impostors = $known = [];
         foreach (self::firstSides($pictures->units, $construction) as $cell => $side) {
-            $right = $pictures->picture($cell);
-            $placements = $shown = [];
-            foreach (Symmetry::all() as $placement) {
-                $picture = $pictures->placedOtherwise($cell, $placement);
-                if ($picture !== null && $picture->key !== $right->key && $picture->looksTheSameAlong($side, $right)) {
-                    $placements[] = $placement;
-                    $shown[] = $picture;
-                }
-            }
+            $now = $pictures->units[$cell]->cell->placement;
+            $name = $pictures->unitName($cell).' '.$now->turn->value.($now->mirrored ? 'm ' : ' ').$side->value;
+            [$placements, $shown] = $known[$name] ??= self::lookingRight($pictures, $cell, $side);
             if ($placements !== [] && $shown !== []) {
-                $impostors[] = new self($pictures->units[$cell]->cell, $side, $right, $placements, $shown);
+                $impostors[] = new self($pictures->units[$cell]->cell, $side, $pictures->picture($cell), $placements, $shown);
             }
         }
 
         return $impostors;
+    }
+
+    /** @return array{list<Placement>, list<Picture>} */
+    private static function lookingRight(CellPictures $pictures, int $cell, Side $side): array
+    {
+        $right = $pictures->picture($cell);
+        $placements = $shown = [];
+        foreach (Symmetry::all() as $placement) {
+            $picture = $pictures->placedOtherwise($cell, $placement);
+            if ($picture !== null && $picture->key !== $right->key && $picture->looksTheSameAlong($side, $right)) {
+                $placements[] = $placement;
+                $shown[] = $picture;
+            }
+        }
+
+        return [$placements, $shown];
     }
 
     /**

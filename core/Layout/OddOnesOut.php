@@ -49,7 +49,7 @@ final readonly class OddOnesOut
                 $judged[] = $one;
             }
         }
-        usort($judged, static fn (Judged $a, Judged $b): int => [$b->moves->count(), $a->changes] <=> [$a->moves->count(), $b->changes]);
+        usort($judged, static fn (Judged $a, Judged $b): int => [$b->moves->count, $a->changes] <=> [$a->moves->count, $b->changes]);
         foreach ($judged as $i => $one) {
             if (! self::isDesign($one, array_slice($judged, $i + 1)) && ! self::isOtherUnits($one, $judged, $pictures)) {
                 return new self($one->moves->symmetry, $one->oddCells($pictures));
@@ -80,11 +80,11 @@ final readonly class OddOnesOut
     {
         foreach ($others as $smaller) {
             $explained = array_diff(array_keys($larger->odd), array_keys($smaller->odd));
-            if ($smaller->moves->count() === $larger->moves->count() || $explained === []) {
+            if ($smaller->moves->count === $larger->moves->count || $explained === []) {
                 continue;
             }
             $least = $smaller->changes === 0 ? 2 : self::ODD_TOGETHER;
-            $whole = array_filter($smaller->moves->orbits(), static fn (array $orbit): bool => count($orbit) >= $least && array_diff($orbit, $explained) === []);
+            $whole = array_filter($smaller->moves->orbits, static fn (array $orbit): bool => count($orbit) >= $least && array_diff($orbit, $explained) === []);
             if (count(array_merge([], ...$whole)) === count($explained)) {
                 return true;
             }

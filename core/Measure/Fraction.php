@@ -29,6 +29,14 @@ final readonly class Fraction
 
     public function plus(self $other): self
     {
+        // Most sums on a grid are of nothing or of whole numbers; these need no common divisor.
+        if ($other->numerator === 0) {
+            return $this;
+        }
+        if ($this->denominator === 1 && $other->denominator === 1) {
+            return new self(self::bounded($this->numerator + $other->numerator), 1);
+        }
+
         return self::of(
             self::bounded($this->numerator * $other->denominator + $other->numerator * $this->denominator),
             self::bounded($this->denominator * $other->denominator),
@@ -52,6 +60,12 @@ final readonly class Fraction
 
     public function times(self $other): self
     {
+        if ($this->numerator === 0 || ($other->numerator === 1 && $other->denominator === 1)) {
+            return $this;
+        }
+        if ($this->denominator === 1 && ($other->denominator === 1 || $this->numerator === 1)) {
+            return new self(self::bounded($this->numerator * $other->numerator), $other->denominator);
+        }
         // Crosswise reduction first keeps the products small.
         $a = self::of($this->numerator, $other->denominator);
         $b = self::of($other->numerator, $this->denominator);

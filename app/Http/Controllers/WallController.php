@@ -35,9 +35,10 @@ final readonly class WallController
         [$changed, $words] = Edits::applied($wall, $fields->text('do'), $fields);
         $follow = $request->json('follow', '');
         $changed = $changed->followedFrom($wall, is_string($follow) ? (Symmetry::tryFrom($follow) ?? Symmetry::None) : Symmetry::None);
+        $face = $this->walls->face($changed);
         $this->walls->save($block, $seen, $changed, $words);
 
-        return new JsonResponse($this->walls->shown($block, $changed));
+        return new JsonResponse($this->walls->shown($block, $changed, $face));
     }
 
     /** @throws KeenSeamProblem */

@@ -7,16 +7,27 @@ namespace App\Http\Controllers;
 use App\Documents\PressDocument;
 use App\Models\ShelfBlock;
 use App\Plans\BlockPlans;
+use App\Wall\Walls;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Layout\Impostors;
 
-/** What the layout means at the machine and the iron; planned anew after every change, so it comes apart from the picture. */
+/** What the layout means at the machine and the iron: it takes longer than the picture, so it comes after it. */
 final readonly class WallFiguresController
 {
-    public function __construct(private BlockPlans $plans) {}
+    public function __construct(
+        private BlockPlans $plans,
+        private Walls $walls,
+    ) {}
 
-    public function __invoke(ShelfBlock $block): JsonResponse
+    /** @throws KeenSeamProblem when the block cannot be sewn in its order */
+    public function __invoke(Request $request, ShelfBlock $block): JsonResponse
     {
+        $wall = $this->walls->open($block, Walls::pathOf($request));
+        $opened = $wall->opened() === $wall->block ? null : $this->walls->sewn($block, Face::of($wall->opened()));
         $plan = $this->plans->press($block)->shown;
         $construction = $plan->construction;
 
@@ -29,6 +40,10 @@ final readonly class WallFiguresController
                 'name' => count($class->members) === 1 ? $class->members[0]->cell->unit->name() : $class->members[0]->cell->unit->plural(),
             ], $construction->classes),
             'figures' => PressDocument::figures($plan),
+            'lookTwice' => array_map(
+                static fn (Impostors $impostors): array => [$impostors->cell->row, $impostors->cell->column],
+                Impostors::allIn($opened ?? $construction),
+            ),
         ]);
     }
 }

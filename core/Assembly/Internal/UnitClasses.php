@@ -26,6 +26,9 @@ final class UnitClasses
     /** @var array<string, int> class index by the shape's canonical text */
     private array $indexes = [];
 
+    /** @var array<string, string> class keys by how a unit lies, so that each is found once */
+    private array $keys = [];
+
     /** @var list<non-empty-list<PlacedUnit>> */
     private array $members = [];
 
@@ -40,7 +43,7 @@ final class UnitClasses
     /** @return array{int, int, SewingOrder} class, number within the class, order over the unit's own parts */
     public function admit(PlacedUnit $unit): array
     {
-        $key = ClassKinship::classKey($unit);
+        $key = $this->keys[ClassKinship::asPlaced($unit)] ??= ClassKinship::classKey($unit);
         if (! isset($this->indexes[$key])) {
             $this->indexes[$key] = count($this->members);
             $this->members[] = [$unit];

@@ -7,8 +7,10 @@ namespace KeenSeam\Core\Layout\Internal;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockNotPossible;
 use KeenSeam\Core\Block\Cell;
+use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Grid;
+use KeenSeam\Core\Block\PatternUnit;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Layout\Picture;
@@ -98,13 +100,21 @@ final class CellPictures
         return null;
     }
 
-    private function unitName(int $cell): string
+    /** The same for cells whose units are made alike and equally large, however they lie. */
+    public function unitName(int $cell): string
     {
-        $unit = $this->units[$cell];
-        $corner = $unit->outline->corner();
-        $size = $unit->outline->turnedAbout($corner, 0)->key();
+        return $this->names[$cell] ??= $this->nameOf($this->units[$cell]);
+    }
 
-        return $this->names[$cell] ??= $size.serialize($unit->cell->unit);
+    private function nameOf(PlacedUnit $unit): string
+    {
+        $box = Box::of($unit->outline);
+        $kind = $unit->cell->unit;
+        $made = $kind instanceof PatternUnit
+            ? $kind->kind().' '.implode(' ', array_map(static fn (Fabric $fabric): string => $fabric->key, $kind->fabrics))
+            : serialize($kind);
+
+        return sprintf('%dx%d %s', $box->width, $box->height, $made);
     }
 
     /** @return array<string, Picture|null> */

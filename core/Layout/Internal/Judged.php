@@ -30,7 +30,7 @@ final readonly class Judged
     {
         $changes = 0;
         $odd = [];
-        foreach ($moves->orbits() as $orbit) {
+        foreach ($moves->orbits as $orbit) {
             $ofOrbit = self::oddIn($orbit, $moves, $pictures);
             if ($ofOrbit === null) {
                 return null;

@@ -9,20 +9,24 @@ use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Layout\Symmetry;
 
 /**
- * The moves of one symmetry: to which cell each takes every cell, and how it moves what the cell shows.
+ * The moves of one symmetry: which cells they take to each other, and how they move what a cell shows.
  *
  * @internal
  */
 final readonly class Moves
 {
     /**
-     * @param non-empty-list<array<int, int>> $targets by move and cell; the first move leaves all where they are
-     * @param non-empty-list<Placement>       $actions by move
+     * @param int                       $count   how many moves: the larger, the more of the block follows from one part
+     * @param list<non-empty-list<int>> $orbits  cells that the moves take to each other
+     * @param list<array<int, int>>     $targets by move and cell; none for a repeat, which moves no cell's picture
+     * @param list<Placement>           $actions by move
      */
     private function __construct(
         public Symmetry $symmetry,
-        public array $targets,
-        public array $actions,
+        public int $count,
+        public array $orbits,
+        private array $targets,
+        private array $actions,
     ) {}
 
     /**
@@ -41,33 +45,11 @@ final readonly class Moves
             $moves = $symmetry->moves();
             $targets = count($moves) > 1 ? self::targets($boxes, $places, $moves, $whole) : null;
             if ($targets !== null) {
-                $all[] = new self($symmetry, $targets, $moves);
+                $all[] = new self($symmetry, count($moves), self::orbitsOf($targets), $targets, $moves);
             }
         }
 
         return [...$all, ...self::repeats($units, $boxes, $columns, $rows)];
-    }
-
-    /** How many moves: the larger, the more of the block follows from one part. */
-    public function count(): int
-    {
-        return count($this->actions);
-    }
-
-    /** @return list<list<int>> cells that the moves take to each other */
-    public function orbits(): array
-    {
-        $orbits = [];
-        $seen = [];
-        foreach (array_keys($this->targets[0]) as $cell) {
-            if (! isset($seen[$cell])) {
-                $orbit = array_values(array_unique(array_column($this->targets, $cell)));
-                $seen += array_fill_keys($orbit, true);
-                $orbits[] = $orbit;
-            }
-        }
-
-        return $orbits;
     }
 
     /** The action that takes what $from shows to $to; the first there is. */
@@ -79,13 +61,13 @@ final readonly class Moves
             }
         }
 
-        throw new \LogicException('Cells of one orbit are taken to each other.');
+        return new Placement(); // shifted only
     }
 
     /** @return list<Placement> actions that leave the cell where it is, but may move what it shows */
     public function stayingAt(int $cell): array
     {
-        $stay = [];
+        $stay = $this->targets === [] ? [new Placement()] : [];
         foreach ($this->targets as $move => $targets) {
             if ($targets[$cell] === $cell) {
                 $stay[] = $this->actions[$move];
@@ -124,6 +106,26 @@ final readonly class Moves
     }
 
     /**
+     * @param non-empty-list<array<int, int>> $targets
+     *
+     * @return list<non-empty-list<int>>
+     */
+    private static function orbitsOf(array $targets): array
+    {
+        $orbits = [];
+        $seen = [];
+        foreach (array_keys($targets[0]) as $cell) {
+            if (! isset($seen[$cell])) {
+                $orbit = array_values(array_unique([$cell, ...array_column($targets, $cell)]));
+                $seen += array_fill_keys($orbit, true);
+                $orbits[] = $orbit;
+            }
+        }
+
+        return $orbits;
+    }
+
+    /**
      * @param list<PlacedUnit> $units
      * @param list<Box>        $boxes
      *
@@ -131,25 +133,16 @@ final readonly class Moves
      */
     private static function repeats(array $units, array $boxes, int $columns, int $rows): array
     {
-        $at = [];
-        foreach ($units as $i => $unit) {
-            $at[$unit->cell->row][$unit->cell->column] = $i;
-        }
         $repeats = [];
         foreach (self::divisors($columns) as $period) {
             foreach (self::divisors($rows) as $rowPeriod) {
-                if ($period === $columns && $rowPeriod === $rows) {
-                    continue;
+                $count = intdiv($columns, $period) * intdiv($rows, $rowPeriod);
+                $orbits = [];
+                foreach ($count === 1 ? [] : $units as $i => $unit) {
+                    $orbits[($unit->cell->row - 1) % $rowPeriod * $columns + ($unit->cell->column - 1) % $period][] = $i;
                 }
-                $targets = [];
-                for ($down = 0; $down < $rows; $down += $rowPeriod) {
-                    for ($right = 0; $right < $columns; $right += $period) {
-                        $targets[] = self::shifted($units, $boxes, $at, $right, $down, $columns, $rows);
-                    }
-                }
-                $targets = in_array(null, $targets, true) ? [] : array_values(array_filter($targets));
-                if ($targets !== []) {
-                    $repeats[] = new self(Symmetry::Repeat, $targets, array_fill(0, count($targets), new Placement()));
+                if ($orbits !== [] && array_filter($orbits, static fn (array $orbit): bool => ! self::isRepeat($orbit, $count, $units, $boxes)) === []) {
+                    $repeats[] = new self(Symmetry::Repeat, $count, array_values($orbits), [], []);
                 }
             }
         }
@@ -158,24 +151,17 @@ final readonly class Moves
     }
 
     /**
-     * @param list<PlacedUnit>            $units
-     * @param list<Box>                   $boxes
-     * @param array<int, array<int, int>> $at    cell by row and column
+     * Whether every shift takes a cell of the orbit to another of the same size.
      *
-     * @return array<int, int>|null
+     * @param non-empty-list<int> $orbit
+     * @param list<PlacedUnit>    $units
+     * @param list<Box>           $boxes
      */
-    private static function shifted(array $units, array $boxes, array $at, int $right, int $down, int $columns, int $rows): ?array
+    private static function isRepeat(array $orbit, int $count, array $units, array $boxes): bool
     {
-        $targets = [];
-        foreach ($units as $i => $unit) {
-            $target = $at[($unit->cell->row - 1 + $down) % $rows + 1][($unit->cell->column - 1 + $right) % $columns + 1] ?? null;
-            if ($target === null || [$boxes[$target]->width, $boxes[$target]->height] !== [$boxes[$i]->width, $boxes[$i]->height]) {
-                return null;
-            }
-            $targets[$i] = $target;
-        }
+        $sizes = array_map(static fn (int $i): array => [$units[$i]->cell->rowSpan, $units[$i]->cell->columnSpan, $boxes[$i]->width, $boxes[$i]->height], $orbit);
 
-        return $targets;
+        return count($orbit) === $count && count(array_unique($sizes, SORT_REGULAR)) === 1;
     }
 
     /** @return list<int> */
