@@ -64,10 +64,12 @@ final readonly class WallDocument
             'block' => ['id' => $this->block->id, 'name' => $this->block->name, 'version' => $this->block->version],
             'history' => History::around($this->block),
             'face' => $this->faceArray(),
+            'path' => implode('/', array_map(static fn (array $place): string => implode('.', $place), $this->wall->path)),
             'firstPatch' => $this->wall->firstPatch(),
             'columns' => $this->lines($open->grid->columns, $open->finishedWidth),
             'rows' => $this->lines($open->grid->rows, $open->finishedHeight),
             'cells' => $this->cells($odd, $counts),
+            'background' => $this->wall->background()->key,
             'symmetry' => ['name' => $odd->symmetry->value, 'words' => $odd->symmetry->words()],
             'hands' => array_map(static fn (HandCount $hands): array => [
                 'class' => $hands->label,

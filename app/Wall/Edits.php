@@ -9,13 +9,14 @@ use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Layout\Axis;
+use KeenSeam\Core\Layout\TrayUnit;
 use KeenSeam\Core\Layout\Wall;
 
 /** Reads a change as the wall sends it, makes it, and says in words what it was. */
 final class Edits
 {
     private const KNOWN = [
-        'lay', 'move', 'lie', 'swap', 'clear', 'label', 'carry', 'paint', 'add-line', 'remove-line', 'size-line',
+        'place', 'lay', 'move', 'lie', 'swap', 'clear', 'label', 'carry', 'paint', 'add-line', 'remove-line', 'size-line',
         'size', 'name', 'allowance', 'fabric', 'remove-fabric',
     ];
 
@@ -29,6 +30,7 @@ final class Edits
     public static function applied(Wall $wall, string $do, EditFields $edit): array
     {
         return match ($do) {
+            'place' => self::place($wall, $edit),
             'lay' => self::lay($wall, $edit),
             'move' => [$wall->moved($edit->places(), $edit->placement()), $edit->placement()->mirrored ? 'Mirror' : 'Turn'],
             'lie' => [$wall->lying($edit->places(), $edit->placement()), 'Mend'],
@@ -47,6 +49,18 @@ final class Edits
             'remove-fabric' => [$wall->withoutFabric($edit->text('key'), $edit->has('instead') ? $edit->text('instead') : null), 'Take a fabric away'],
             default => throw EditNotReadable::unknown($do, self::KNOWN),
         };
+    }
+
+    /** @return array{Wall, string} */
+    private static function place(Wall $wall, EditFields $edit): array
+    {
+        [$kind, $places] = [$edit->text('kind'), $edit->places()];
+        if (! TrayUnit::isKnown($kind) || $places === []) {
+            throw EditNotReadable::field($places === [] ? 'places' : 'kind', $places === [] ? 'list of rows and columns' : 'kind of unit in the tray');
+        }
+        $changed = $wall->placed($kind, $places, $edit->has('asOne'), $edit->text('figure'));
+
+        return [$changed, 'Place '.str_replace('-', ' ', $kind)];
     }
 
     /** @return array{Wall, string} */

@@ -17,6 +17,7 @@ use KeenSeam\Core\Block\UnitPatterns;
 use KeenSeam\Core\Layout\Internal\Copies;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthUnit;
 
 /**
  * A block being laid out. Every change gives a new wall; rows, columns and places are those of the grid that is open:
@@ -27,7 +28,7 @@ final readonly class Wall
     /** @param list<array{int, int}> $path row and column of each small grid that was opened, from the outside in */
     private function __construct(
         public Block $block,
-        private array $path,
+        public array $path,
     ) {}
 
     /**
@@ -116,6 +117,32 @@ final readonly class Wall
     public function laid(array $cells): self
     {
         return $this->edited(static fn (GridEdit $edit): GridEdit => $edit->laid($cells));
+    }
+
+    /**
+     * Places a unit of the tray: in every cell that covers one of the places, or one unit over the rectangle round them all.
+     *
+     * @param non-empty-list<array{int, int}> $places row and column
+     * @param string                          $figure key of the fabric that makes the figure; the background is its ground
+     *
+     * @throws LayoutNotPossible
+     */
+    public function placed(string $kind, array $places, bool $asOne, string $figure): self
+    {
+        $grid = $this->grid();
+        $areas = $asOne ? [self::round($places)] : array_map(Area::ofCell(...), array_values(array_filter(
+            $grid->cells,
+            static fn (Cell $cell): bool => array_filter($places, static fn (array $place): bool => $cell->covers(...$place)) !== [],
+        )));
+        [$fabric, $ground, $second] = $this->threeFabrics($figure);
+
+        return $this->laid(array_map(fn (Area $area): Cell => new Cell(
+            $area->row,
+            $area->column,
+            $area->rowSpan,
+            $area->columnSpan,
+            TrayUnit::unit($kind, $fabric, $ground, $second, $this->shorterSide($area), $this->block->unit),
+        ), $areas));
     }
 
     /**
@@ -336,6 +363,40 @@ final readonly class Wall
         return self::inFabrics($unit, static fn (Fabric $fabric): Fabric => $next[$fabric->key]);
     }
 
+    /** @param non-empty-list<array{int, int}> $places */
+    private static function round(array $places): Area
+    {
+        [$rows, $columns] = [array_column($places, 0), array_column($places, 1)];
+
+        return new Area(min($rows), min($columns), max($rows) - min($rows) + 1, max($columns) - min($columns) + 1);
+    }
+
+    /** @return array{Fabric, Fabric, Fabric} the figure, a ground other than it where there is one, and a second figure */
+    private function threeFabrics(string $figure): array
+    {
+        $chosen = $this->fabric($figure);
+        $others = array_values(array_filter($this->block->fabrics, static fn (Fabric $fabric): bool => $fabric->key !== $figure));
+        usort($others, static fn (Fabric $a, Fabric $b): int => $a->value->rank() <=> $b->value->rank());
+        $background = $this->background();
+        $ground = $background->key === $figure ? ($others[count($others) - 1] ?? $chosen) : $background;
+        $rest = array_values(array_filter($others, static fn (Fabric $fabric): bool => $fabric->key !== $ground->key));
+
+        return [$chosen, $ground, $rest[0] ?? $chosen];
+    }
+
+    private function shorterSide(Area $area): Length
+    {
+        $grid = $this->grid();
+        [$rows, $columns] = [count($grid->rows), count($grid->columns)];
+        if (! $area->isIn($rows, $columns)) {
+            throw LayoutNotPossible::outside($area, $rows, $columns);
+        }
+        $width = $this->openSize(Axis::Columns)->inches->times($grid->columnLine($area->column + $area->columnSpan)->minus($grid->columnLine($area->column)));
+        $height = $this->openSize(Axis::Rows)->inches->times($grid->rowLine($area->row + $area->rowSpan)->minus($grid->rowLine($area->row)));
+
+        return Length::of($width->compareTo($height) < 0 ? $width : $height, LengthUnit::Inch);
+    }
+
     /** @param \Closure(GridEdit): GridEdit $change */
     private function edited(\Closure $change): self
     {
@@ -409,6 +470,6 @@ final readonly class Wall
             $grid = $cell->unit->grid;
         }
 
-        return Length::of($axis === Axis::Columns ? $width : $height, \KeenSeam\Core\Measure\LengthUnit::Inch);
+        return Length::of($axis === Axis::Columns ? $width : $height, LengthUnit::Inch);
     }
 }

@@ -3,6 +3,7 @@ import MachineScreen from './screens/MachineScreen.vue'
 import OrderScreen from './screens/OrderScreen.vue'
 import PressScreen from './screens/PressScreen.vue'
 import ShelfScreen from './screens/ShelfScreen.vue'
+import WallScreen from './screens/WallScreen.vue'
 
 const blockProp = (route: { params: Record<string, string | string[]> }) => ({ block: Number(route.params.block) })
 
@@ -10,6 +11,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'shelf', component: ShelfScreen },
+    { path: '/blocks/:block(\\d+)/wall', name: 'wall', component: WallScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/order', name: 'order', component: OrderScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/press', name: 'press', component: PressScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/machine', name: 'machine', component: MachineScreen, props: blockProp },

@@ -16,6 +16,7 @@ use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Layout\Start;
+use KeenSeam\Core\Layout\TrayUnit;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
@@ -33,11 +34,22 @@ final readonly class StartController
         $lines = array_fill(0, 4, Fraction::of(1));
         [$side, $allowance] = [Length::ofInches(12), Length::ofInches(1, 4)];
 
-        return new JsonResponse(['starts' => array_map(static fn (Start $start): array => [
+        return new JsonResponse(['tray' => self::tray(), 'starts' => array_map(static fn (Start $start): array => [
             'start' => $start->value,
             'words' => $start->words(),
             'face' => FaceDocument::of(Face::of($start->block($start->words(), LengthUnit::Inch, $side, $side, $allowance, $lines, $lines))),
         ], Start::cases())]);
+    }
+
+    /** @return list<array<string, mixed>> the kinds of unit there are, in figure, ground and second figure */
+    private static function tray(): array
+    {
+        return array_map(static fn (TrayUnit $unit): array => [
+            'kind' => $unit->kind,
+            'name' => $unit->name,
+            'ratio' => $unit->ratio,
+            'patches' => array_map(static fn (array $patch): array => ['role' => $patch[0], 'points' => $patch[1]], $unit->picture->toShares()),
+        ], TrayUnit::all());
     }
 
     /** @throws KeenSeamProblem */

@@ -1,4 +1,4 @@
-import type { Order, OrdersShown, PileChoice, PilesShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, ShelfBlock, StepPicture, StyleShown } from './types'
+import type { LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, WallEdit, WallFigures, WallPlace, WallShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -59,9 +59,42 @@ export const chooseRest = (block: number, version: number, rest: RestOfSeams) =>
 export const saveProgress = (block: number, version: number, stepsDone: number) =>
   ask<{ stepsDone: number; version: number }>('PUT', `/blocks/${block}/progress`, { version, json: { stepsDone } })
 
+export const starts = () => ask<StartsShown>('GET', '/starts')
+
+export const begin = (block: NewBlock) => ask<ShelfBlock>('POST', '/starts', { json: block })
+
+export const wall = (block: number, path: string) => ask<WallShown>('GET', `/blocks/${block}/wall?path=${path}`)
+
+export const wallFigures = (block: number, path: string) => ask<WallFigures>('GET', `/blocks/${block}/wall/figures?path=${path}`)
+
+export const lookTwice = (block: number, path: string, [row, column]: WallPlace) =>
+  ask<LookTwiceShown>('GET', `/blocks/${block}/wall/impostors?path=${path}&row=${row}&column=${column}`)
+
+export const edit = (block: number, version: number, path: string, change: WallEdit, follow: Symmetry) =>
+  ask<WallShown>('POST', `/blocks/${block}/edits?path=${path}`, { version, json: { edit: change, follow } })
+
+export const undo = (block: number, version: number, path: string) => ask<WallShown>('POST', `/blocks/${block}/undo?path=${path}`, { version })
+
+export const redo = (block: number, version: number, path: string) => ask<WallShown>('POST', `/blocks/${block}/redo?path=${path}`, { version })
+
+export const freezePicture = (block: number, version: number, path: string) => ask<WallShown>('PUT', `/blocks/${block}/picture?path=${path}`, { version })
+
+export const dropPicture = (block: number, version: number, path: string) => ask<WallShown>('DELETE', `/blocks/${block}/picture?path=${path}`, { version })
+
+export const meantSo = (block: number, version: number, path: string, places: WallPlace[]) =>
+  ask<WallShown>('PUT', `/blocks/${block}/meant?path=${path}`, { version, json: { places } })
+
+export const giveSwatch = (block: number, version: number, path: string, fabric: string, picture: Blob) =>
+  ask<WallShown>('PUT', `/blocks/${block}/fabrics/${encodeURIComponent(fabric)}/swatch?path=${path}`, { version, text: picture })
+
+export const takeSwatch = (block: number, version: number, path: string, fabric: string) =>
+  ask<WallShown>('DELETE', `/blocks/${block}/fabrics/${encodeURIComponent(fabric)}/swatch?path=${path}`, { version })
+
+export const swatchAddress = (name: string) => `/api/swatches/${name}`
+
 interface Sent {
   json?: unknown
-  text?: string
+  text?: string | Blob
   /** The version of the block the change belongs to. */
   version?: number
 }

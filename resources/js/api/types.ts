@@ -1,6 +1,8 @@
 import type { Nesting, PlanTotals, PressDirection } from './generated/plan'
 
-export type { Nesting, PressDirection }
+import type { PlacementEntry, Symmetry } from './generated/look'
+
+export type { Nesting, PlacementEntry, PressDirection, Symmetry }
 
 /** A place on the face in the block's unit of length, x to the right, y down. For drawing only. */
 export type Place = [number, number]
@@ -199,3 +201,125 @@ export interface OrdersShown {
   face: FaceShown
   orders: OrderShown[]
 }
+
+/** Row and column of a place on the wall, from 1. */
+export type WallPlace = [number, number]
+
+export interface WallFabric extends FabricShown {
+  /** What the colour looks like by itself. */
+  proposed: FabricShown['value']
+  /** The name of its picture, if it has one. */
+  swatch: string | null
+}
+
+export interface WallCell {
+  row: number
+  column: number
+  rowSpan: number
+  columnSpan: number
+  kind: string
+  name: string
+  turn: 0 | 90 | 180 | 270
+  mirrored: boolean
+  label: string | null
+  patches: number[]
+  signature: string
+  hand: 'left' | 'right' | null
+  odd: { mend: PlacementEntry | null; isMeant: boolean } | null
+  different: string | null
+  /** The cell as a block file writes it, for copying. */
+  entry: Record<string, unknown>
+}
+
+export interface WallLine {
+  size: string
+  width: number
+}
+
+export interface WallShown {
+  block: { id: number; name: string; version: number }
+  history: { undo: string | null; redo: string | null }
+  face: Omit<FaceShown, 'fabrics'> & { fabrics: WallFabric[] }
+  /** Small grids that are open, from the outside in: "2.3/1.1". */
+  path: string
+  /** The block's number of the first patch here. */
+  firstPatch: number
+  columns: WallLine[]
+  rows: WallLine[]
+  cells: WallCell[]
+  background: string
+  symmetry: { name: Symmetry; words: string }
+  hands: { class: string; plural: string; left: number; right: number }[]
+  tooClose: { fabrics: [string, string]; cells: WallPlace[] }[]
+  awkward: string[]
+  friendly: [string, string][]
+  hasPicture: boolean
+  wholeDifference: string | null
+  order: Order
+  style: PressStyle
+}
+
+export interface WallFigures {
+  version: number
+  patches: number
+  units: { class: string; count: number; name: string }[]
+  figures: PlanTotals & { thickest: number }
+  lookTwice: WallPlace[]
+}
+
+export interface UnitPicture {
+  fabric: string
+  points: Place[]
+}
+
+export interface LookTwiceShown {
+  side: 'top' | 'right' | 'bottom' | 'left' | null
+  right: UnitPicture[]
+  wrong: { placement: PlacementEntry; patches: UnitPicture[]; ring: Place | null }[]
+}
+
+/** f for the figure, g for the ground, s for a second figure. */
+export type Role = 'f' | 'g' | 's'
+
+export interface TrayKind {
+  kind: string
+  name: string
+  /** Width to height of the cell it is meant for. */
+  ratio: number
+  patches: { role: Role; points: Place[] }[]
+}
+
+export interface StartsShown {
+  tray: TrayKind[]
+  starts: { start: string; words: string; face: FaceShown }[]
+}
+
+export interface NewBlock {
+  name: string
+  start: string
+  columns: string
+  rows: string
+  width: string
+  height: string
+  units: 'in' | 'mm'
+}
+
+export type Axis = 'columns' | 'rows'
+
+/** A change to the layout. */
+export type WallEdit =
+  | { do: 'place'; kind: string; places: WallPlace[]; figure: string; asOne?: true }
+  | { do: 'lay'; cells: Record<string, unknown>[] }
+  | ({ do: 'move' | 'lie'; places: WallPlace[] } & PlacementEntry)
+  | { do: 'swap' | 'clear'; places: WallPlace[] }
+  | { do: 'label'; places: WallPlace[]; label: string | null }
+  | { do: 'carry'; places: WallPlace[]; down: number; right: number }
+  | { do: 'paint'; patch: number; fabric: string }
+  | { do: 'add-line'; axis: Axis; before: number; size?: string }
+  | { do: 'remove-line'; axis: Axis; number: number }
+  | { do: 'size-line'; axis: Axis; number: number; size: string }
+  | { do: 'size'; width: string; height: string }
+  | { do: 'name'; name: string }
+  | { do: 'allowance'; size: string }
+  | { do: 'fabric'; key?: string; name: string; color: string; value?: FabricShown['value'] }
+  | { do: 'remove-fabric'; key: string; instead?: string }

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import type { WallEdit, WallShown } from '@/api/types'
+import FractionText from '@/drawing/FractionText.vue'
+
+/** The block's name, finished size and seam allowance, and whether its units stay on the ruler's marks. */
+const props = defineProps<{ wall: WallShown; isWhole: boolean }>()
+const emit = defineEmits<{ edit: [change: WallEdit] }>()
+
+const [name, width, height] = [ref(''), ref(''), ref('')]
+
+watch(
+  () => props.wall,
+  (wall) => {
+    name.value = wall.block.name
+    width.value = wall.face.finished[0] ?? ''
+    height.value = wall.face.finished[1] ?? width.value
+  },
+  { immediate: true },
+)
+
+function rename() {
+  if (name.value.trim() !== '' && name.value !== props.wall.block.name) emit('edit', { do: 'name', name: name.value.trim() })
+}
+</script>
+
+<template>
+  <details class="size-panel">
+    <summary>Name and size</summary>
+    <template v-if="isWhole">
+      <label>Name <input v-model="name" class="wide" maxlength="120" @change="rename" /></label>
+      <form @submit.prevent="emit('edit', { do: 'size', width, height })">
+        <label>Finished <input v-model="width" aria-label="Finished width" /></label>
+        <label>x <input v-model="height" aria-label="Finished height" /> {{ wall.face.units }}</label>
+        <button type="submit">Set</button>
+      </form>
+    </template>
+    <p v-else class="soft">The small grid's size follows from its cell.</p>
+    <div v-if="wall.awkward.length > 0" class="awkward" role="status">
+      <p>
+        Units of <template v-for="(side, i) in wall.awkward.slice(0, 4)" :key="side"><template v-if="i > 0">, </template><FractionText :text="side" /></template> {{ wall.face.units }} lie between the ruler's marks ({{ wall.face.units === 'in' ? '1/8 in' : '1 mm' }}), and so do their cuts. Nearest sizes that don't:
+      </p>
+      <button v-for="size in wall.friendly" :key="size.join()" type="button" :disabled="!isWhole" @click="emit('edit', { do: 'size', width: size[0], height: size[1] })"><FractionText :text="size[0] === size[1] ? size[0] : size.join(' x ')" /> {{ wall.face.units }}</button>
+    </div>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  min-height: 44px;
+  padding: 10px 0;
+  font-weight: 600;
+  cursor: pointer;
+}
+
+label,
+form {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+form {
+  flex-wrap: wrap;
+  padding-top: 8px;
+}
+
+input {
+  width: 74px;
+  min-height: 44px;
+  padding: 4px 8px;
+  border: 1px solid #8b949a;
+  border-radius: 6px;
+  font: inherit;
+}
+
+.wide {
+  flex: 1;
+}
+
+button {
+  min-height: 44px;
+  padding: 0 16px;
+  border: 0;
+  border-radius: 6px;
+  background: var(--thread);
+  color: #fff;
+  cursor: pointer;
+}
+
+.awkward {
+  margin-top: 8px;
+  padding-left: 12px;
+  border-left: 4px solid var(--ochre);
+}
+
+.awkward button {
+  margin: 6px 8px 0 0;
+}
+</style>

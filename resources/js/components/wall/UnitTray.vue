@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import type { TrayKind, WallFabric } from '@/api/types'
+import UnitIcon from '@/drawing/UnitIcon.vue'
+
+/** The kinds of unit, each drawn in the fabrics it would be placed in. */
+const props = defineProps<{ kinds: TrayKind[]; figure: WallFabric; ground: WallFabric; second: WallFabric }>()
+const emit = defineEmits<{ place: [kind: string, asOne: boolean] }>()
+
+const color = { f: () => props.figure.color, g: () => props.ground.color, s: () => props.second.color }
+</script>
+
+<template>
+  <section class="unit-tray" aria-label="Units to place">
+    <button v-for="(kind, i) in kinds" :key="kind.kind" type="button" :data-kind="kind.kind" :title="`${kind.name} (${i + 1}; with Shift, one over all chosen places)`" @click="emit('place', kind.kind, $event.shiftKey)">
+      <UnitIcon :ratio="kind.ratio" :patches="kind.patches.map((patch) => ({ color: color[patch.role](), points: patch.points }))" />
+      <span class="visually-hidden">Place {{ kind.name }}</span>
+      <span class="digit" aria-hidden="true">{{ i + 1 }}</span>
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.unit-tray {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+
+button {
+  position: relative;
+  width: 66px;
+  height: 54px;
+  padding: 4px 18px 4px 4px;
+  border: 0;
+  border-radius: 6px;
+  background: none;
+  cursor: pointer;
+}
+
+button:hover {
+  background: var(--thread-pale);
+}
+
+.digit {
+  position: absolute;
+  right: 2px;
+  bottom: 2px;
+  color: var(--soft);
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,41 @@
+import { onBeforeUnmount, onMounted } from 'vue'
+
+export interface WallKey {
+  /** As a keyboard event names it: "t", "ArrowUp", "?". */
+  key: string
+  /** Control on most keyboards, Command on some. */
+  control?: boolean
+  shift?: boolean
+  words: string
+  act: () => void
+}
+
+/** Where a key is typed into something else, it is not meant for the wall. */
+const isElsewhere = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('dialog') !== null)
+
+/** Whether the key belongs to the button or link that has the focus. */
+const isPress = (event: KeyboardEvent): boolean =>
+  (event.key === 'Enter' || event.key === ' ') && event.target instanceof HTMLElement && event.target.closest('button, a, summary') !== null
+
+export function keyFor(keys: WallKey[], event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey'>): WallKey | undefined {
+  if (event.altKey) return undefined
+  const control = event.ctrlKey || event.metaKey
+  const name = event.key.length === 1 ? event.key.toLowerCase() : event.key
+  // "?" and digits are made with Shift on some keyboards and without on others.
+  const isFree = (key: WallKey) => key.key.length === 1 && !/[a-z0-9]/.test(key.key)
+  return keys.find((key) => key.key === name && (key.control ?? false) === control && (isFree(key) || (key.shift ?? false) === event.shiftKey))
+}
+
+/** Listens for the wall's keys as long as the screen is there. */
+export function useWallKeys(keys: () => WallKey[]) {
+  const listen = (event: KeyboardEvent) => {
+    if (isElsewhere(event.target) || isPress(event)) return
+    const found = keyFor(keys(), event)
+    if (found === undefined) return
+    event.preventDefault()
+    found.act()
+  }
+  onMounted(() => window.addEventListener('keydown', listen))
+  onBeforeUnmount(() => window.removeEventListener('keydown', listen))
+}

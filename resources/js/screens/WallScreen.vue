@@ -1,0 +1,494 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { ElButton } from 'element-plus/es/components/button/index'
+import 'element-plus/es/components/button/style/css'
+import * as api from '@/api/client'
+import type { Axis, Symmetry, TrayKind, WallFabric } from '@/api/types'
+import ProblemNote from '@/components/ProblemNote.vue'
+import StationRail from '@/components/StationRail.vue'
+import FabricShelf from '@/components/wall/FabricShelf.vue'
+import LinePanel from '@/components/wall/LinePanel.vue'
+import SelectionPanel from '@/components/wall/SelectionPanel.vue'
+import SizePanel from '@/components/wall/SizePanel.vue'
+import UnitTray from '@/components/wall/UnitTray.vue'
+import WallGrid from '@/components/wall/WallGrid.vue'
+import { useStations } from '@/composables/useStations'
+import { useWallKeys, type WallKey } from '@/composables/useWallKeys'
+import FractionText from '@/drawing/FractionText.vue'
+import { counted } from '@/drawing/words'
+import { usePressStore } from '@/stores/press'
+import { useWallStore } from '@/stores/wall'
+
+const props = defineProps<{ block: number }>()
+
+const wall = useWallStore()
+const press = usePressStore()
+const tray = shallowRef<TrayKind[]>([])
+const figureKey = ref<string | null>(null)
+const isPainting = ref(false)
+const brushAt = ref(0)
+const isGrey = ref(false)
+const line = ref<{ axis: Axis; number: number } | null>(null)
+const help = ref<HTMLDialogElement | null>(null)
+
+const follows: [Symmetry, string][] = [
+  ['none', 'No copies'],
+  ['quarter-turn', 'Quarter turns'],
+  ['half-turn', 'Half turn'],
+  ['mirror-vertical', 'Mirrored left to right'],
+  ['mirror-horizontal', 'Mirrored top to bottom'],
+  ['mirror-both', 'Mirrored both ways'],
+  ['mirror-diagonals', 'Mirrored across the diagonals'],
+  ['full', 'From every side'],
+]
+
+watch(
+  () => props.block,
+  async (block) => {
+    void wall.open(block)
+    await press.open(block)
+    press.problem = null // the wall can be worked on whatever the seams are like
+  },
+  { immediate: true },
+)
+
+const shown = computed(() => wall.shown)
+const stations = useStations(computed(() => press.shown), computed(() => shown.value?.order))
+const fabrics = computed<WallFabric[]>(() => shown.value?.face.fabrics ?? [])
+const byKey = (key: string | null | undefined) => fabrics.value.find((fabric) => fabric.key === key)
+const rank = { light: 0, medium: 1, dark: 2 }
+const darkest = computed(() => [...fabrics.value].sort((a, b) => rank[b.value] - rank[a.value])[0])
+const figure = computed(() => byKey(figureKey.value) ?? darkest.value)
+const ground = computed(() => {
+  const background = byKey(shown.value?.background)
+  return background && background.key !== figure.value?.key ? background : fabrics.value.find((fabric) => fabric.key !== figure.value?.key) ?? figure.value
+})
+const second = computed(() => fabrics.value.find((fabric) => fabric.key !== figure.value?.key && fabric.key !== ground.value?.key) ?? figure.value)
+const twice = computed(() => wall.figures?.lookTwice ?? [])
+const isTwice = computed(() => wall.selected.length === 1 && twice.value.some(([row, column]) => row === wall.selected[0]?.row && column === wall.selected[0]?.column))
+const brushPatch = computed(() => (isPainting.value ? wall.here?.patches[brushAt.value % (wall.here?.patches.length ?? 1)] ?? null : null))
+const symmetry = computed(() => {
+  const now = shown.value
+  if (now === null) return ''
+  if (now.symmetry.name === 'none') return 'No symmetry that most of the block keeps.'
+  const odd = wall.oddOnes.length
+  return odd === 0 ? `The block is ${now.symmetry.words}.` : `The block is ${now.symmetry.words}, but for ${counted(odd, 'odd one', 'odd ones')}.`
+})
+
+onMounted(async () => {
+  tray.value = (await api.starts().catch(() => ({ tray: [] }))).tray
+  window.addEventListener('focus', wall.refresh)
+})
+onBeforeUnmount(() => window.removeEventListener('focus', wall.refresh))
+
+function place(kind: string, asOne: boolean) {
+  const key = figure.value?.key
+  if (key === undefined) return
+  const chosen: [number, number][] = asOne ? [wall.anchor, wall.cursor] : wall.places
+  void wall.edit({ do: 'place', kind, places: chosen, figure: key, ...(asOne ? { asOne: true as const } : {}) })
+}
+
+function paint(patch: number | null) {
+  const key = figure.value?.key
+  if (patch !== null && key !== undefined) void wall.edit({ do: 'paint', patch: patch + (shown.value?.firstPatch ?? 0), fabric: key })
+}
+
+function stepFabric(by: number) {
+  const at = fabrics.value.findIndex((fabric) => fabric.key === figure.value?.key)
+  figureKey.value = fabrics.value[(at + by + fabrics.value.length) % fabrics.value.length]?.key ?? null
+}
+
+const go = (down: number, right: number, isFurther: boolean) => () => {
+  const cell = wall.here
+  // Across a cell that spans several places, one step leaves it.
+  const row = down > 0 && cell ? cell.row + cell.rowSpan : down < 0 && cell ? cell.row - 1 : wall.cursor[0]
+  const column = right > 0 && cell ? cell.column + cell.columnSpan : right < 0 && cell ? cell.column - 1 : wall.cursor[1]
+  wall.select([row, column], isFurther)
+}
+
+const stepFollow = () => (wall.follow = follows[(follows.findIndex(([name]) => name === wall.follow) + 1) % follows.length]?.[0] ?? 'none')
+
+const arrows: [string, number, number][] = [
+  ['ArrowUp', -1, 0],
+  ['ArrowDown', 1, 0],
+  ['ArrowLeft', 0, -1],
+  ['ArrowRight', 0, 1],
+]
+
+const keys = computed<WallKey[]>(() => [
+  ...arrows.map(([key, down, right]) => ({ key, words: 'go from unit to unit', act: go(down, right, false) })),
+  ...arrows.map(([key, down, right]) => ({ key, shift: true, words: 'choose several', act: go(down, right, true) })),
+  ...arrows.map(([key, down, right]) => ({ key, control: true, words: 'move what is chosen', act: () => wall.carry(down, right) })),
+  ...tray.value.map((kind, i) => ({ key: `${i + 1}`, words: `place a ${kind.name}`, act: () => place(kind.kind, false) })),
+  { key: 'w', words: 'place the last kind as one over all chosen', act: () => place(lastKind.value, true) },
+  { key: 't', words: 'turn a quarter clockwise', act: () => wall.move({ turn: 90, mirrored: false }) },
+  { key: 't', shift: true, words: 'turn a quarter anticlockwise', act: () => wall.move({ turn: 270, mirrored: false }) },
+  { key: 'm', words: 'mirror', act: () => wall.move({ turn: 0, mirrored: true }) },
+  { key: 's', words: 'swap the fabrics', act: () => wall.edit({ do: 'swap', places: wall.places }) },
+  { key: 'Delete', words: 'back to a plain patch', act: clear },
+  { key: 'Backspace', words: 'back to a plain patch', act: clear },
+  { key: 'o', words: 'mend the odd one, or go to it', act: wall.mend },
+  { key: 'k', words: "it's meant to be so", act: wall.meant },
+  { key: 'f', words: 'next fabric', act: () => stepFabric(1) },
+  { key: 'f', shift: true, words: 'fabric before', act: () => stepFabric(-1) },
+  { key: 'p', words: 'paint patches, or stop', act: togglePainting },
+  { key: 'n', words: 'next patch for the brush', act: () => (brushAt.value += 1) },
+  { key: ' ', words: 'paint this patch', act: () => paint(brushPatch.value) },
+  { key: 'y', words: 'copies follow: next way', act: stepFollow },
+  { key: 'g', words: 'grey view', act: () => (isGrey.value = !isGrey.value) },
+  { key: 'e', words: 'open the small grid', act: wall.goInto },
+  { key: 'Escape', words: 'stop painting, or leave the small grid', act: leave },
+  { key: 'c', control: true, words: 'copy', act: wall.copy },
+  { key: 'x', control: true, words: 'cut', act: cut },
+  { key: 'v', control: true, words: 'paste', act: wall.paste },
+  { key: 'z', control: true, words: 'undo', act: wall.undo },
+  { key: 'z', control: true, shift: true, words: 'do again', act: wall.redo },
+  { key: 'y', control: true, words: 'do again', act: wall.redo },
+  { key: '?', words: 'show the keys', act: () => help.value?.showModal() },
+])
+useWallKeys(() => keys.value)
+
+const lastKind = ref('flying-geese')
+const told = computed(() => {
+  const names: Record<string, string> = { ArrowUp: 'Arrows', ' ': 'Space' }
+  const seen = new Set<string>()
+  return keys.value
+    .filter((key) => !/^Arrow(Down|Left|Right)$/.test(key.key) && !seen.has(key.words) && seen.add(key.words))
+    .map((key) => ({ name: [key.control && 'Ctrl', key.shift && 'Shift', names[key.key] ?? key.key.toUpperCase()].filter(Boolean).join(' + '), words: key.words }))
+})
+
+function clear() {
+  void wall.edit({ do: 'clear', places: wall.places })
+}
+
+function cut() {
+  wall.copy()
+  clear()
+}
+
+function togglePainting() {
+  ;[isPainting.value, brushAt.value] = [!isPainting.value, 0]
+}
+
+function leave() {
+  if (isPainting.value) isPainting.value = false
+  else if (wall.path !== '') void wall.goOut()
+  else wall.select(wall.cursor)
+}
+
+function placeKind(kind: string, asOne: boolean) {
+  lastKind.value = kind
+  place(kind, asOne)
+}
+</script>
+
+<template>
+  <div class="wall-screen">
+    <StationRail :stations="stations" :block="block" here="wall" />
+    <main v-if="shown" class="wall">
+      <header>
+        <div>
+          <h1>{{ shown.block.name }}</h1>
+          <p class="soft">
+            <button v-if="wall.path !== ''" type="button" class="back" @click="wall.goOut">Back to the whole block</button>
+            <template v-else><FractionText :text="shown.face.finished.join(' x ')" /> {{ shown.face.units }} finished · {{ shown.columns.length }} x {{ shown.rows.length }}</template>
+          </p>
+        </div>
+        <label class="follow">Copies follow
+          <select v-model="wall.follow">
+            <option v-for="[name, words] in follows" :key="name" :value="name">{{ words }}</option>
+          </select>
+        </label>
+        <div class="tools">
+          <button type="button" :disabled="shown.history.undo === null" :title="shown.history.undo ? `Undo: ${shown.history.undo} (Ctrl Z)` : 'Nothing to undo'" @click="wall.undo">Undo</button>
+          <button type="button" :disabled="shown.history.redo === null" :title="shown.history.redo ? `Do again: ${shown.history.redo} (Ctrl Y)` : 'Nothing to do again'" @click="wall.redo">Redo</button>
+          <button type="button" :aria-pressed="isGrey" title="Grey view (G)" @click="isGrey = !isGrey">{{ isGrey ? 'Colour' : 'Grey' }}</button>
+          <button type="button" title="The keys (?)" @click="help?.showModal()">Keys</button>
+        </div>
+        <p class="saved soft" role="status">{{ wall.problem ? 'Not saved' : wall.isSaving ? 'Saving' : 'Saved' }}</p>
+      </header>
+      <ProblemNote v-if="wall.problem" class="problem" :text="wall.problem" @close="wall.problem = null">
+        <template v-if="wall.held">
+          <ElButton @click="wall.settle(false)">Show the newest</ElButton>
+          <ElButton @click="wall.settle(true)">Make my change on top of it</ElButton>
+        </template>
+      </ProblemNote>
+      <div class="picture">
+        <WallGrid
+          :wall="shown"
+          :selected="wall.selected"
+          :cursor="wall.cursor"
+          :look-twice="twice"
+          :is-grey="isGrey"
+          :brush="isPainting ? figure?.key ?? null : null"
+          :brush-patch="brushPatch"
+          :line="line"
+          @select="wall.select"
+          @turn="wall.move({ turn: 90, mirrored: false })"
+          @paint="paint"
+          @line="(axis, number) => (line = { axis, number })"
+        />
+      </div>
+      <footer v-if="figure && ground && second">
+        <UnitTray :kinds="tray" :figure="figure" :ground="ground" :second="second" @place="placeKind" />
+        <FabricShelf :fabrics="fabrics" :figure="figure.key" :is-painting="isPainting" @choose="figureKey = $event" @paint="togglePainting" @edit="wall.edit" @swatch="wall.giveSwatch" @take-swatch="wall.takeSwatch" />
+      </footer>
+    </main>
+    <aside v-if="shown" class="side">
+      <LinePanel v-if="line" :wall="shown" :axis="line.axis" :number="Math.min(line.number, (line.axis === 'columns' ? shown.columns : shown.rows).length)" @edit="wall.edit" @close="line = null" />
+      <SelectionPanel :wall="shown" :cells="wall.selected" :here="wall.here" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" />
+      <section class="whole" aria-label="The whole block">
+        <p>{{ symmetry }}</p>
+        <button v-if="wall.oddOnes.length > 0" type="button" class="link" @click="wall.mend">Go to the next odd one</button>
+        <button v-if="wall.oddOnes.length > 1" type="button" class="link" @click="wall.mendAll">Mend all</button>
+        <ul v-if="shown.hands.length > 0" class="hands">
+          <li v-for="hands in shown.hands" :key="hands.class"><b>{{ hands.left }}</b> left, <b>{{ hands.right }}</b> right {{ hands.plural }}</li>
+        </ul>
+        <p v-for="pair in shown.tooClose" :key="pair.fabrics.join()" class="close">{{ pair.fabrics[0] }} and {{ pair.fabrics[1] }} are close in value: the figure may not show in {{ counted(pair.cells.length, 'unit') }}, {{ pair.cells.slice(0, 4).map(([row, column]) => `row ${row} column ${column}`).join('; ') }}{{ pair.cells.length > 4 ? ' and more' : '' }}.</p>
+      </section>
+      <dl v-if="wall.figures" class="figures" :class="{ stale: wall.figures.version !== shown.block.version }">
+        <div><dt>patches</dt><dd>{{ wall.figures.patches }}</dd></div>
+        <div><dt>points to match</dt><dd>{{ wall.figures.figures.matches }}</dd></div>
+        <div><dt>layers at the thickest</dt><dd>{{ wall.figures.figures.thickest }}</dd></div>
+        <div v-for="kind in wall.figures.units" :key="kind.class"><dt>{{ kind.name }}</dt><dd>{{ kind.count }}</dd></div>
+      </dl>
+      <p v-else-if="wall.figuresProblem" class="soft">{{ wall.figuresProblem }}</p>
+      <section class="match" aria-label="Picture to match">
+        <p v-if="shown.wholeDifference" class="warn">{{ shown.wholeDifference }}</p>
+        <button type="button" class="link" @click="wall.freeze">{{ shown.hasPicture ? 'Take this as the new picture to match' : 'Freeze this as the picture to match' }}</button>
+        <template v-if="shown.hasPicture">
+          <p>{{ counted(shown.cells.filter((cell) => cell.different).length, 'unit is', 'units are') }} not as in the picture.</p>
+          <button type="button" class="link" @click="wall.dropPicture">Drop the picture</button>
+        </template>
+      </section>
+      <SizePanel :wall="shown" :is-whole="wall.path === ''" @edit="wall.edit" />
+    </aside>
+    <main v-else class="waiting">
+      <ProblemNote v-if="wall.problem" :text="wall.problem" @close="wall.problem = null"><ElButton @click="wall.open(block)">Try again</ElButton></ProblemNote>
+      <p v-else class="soft" role="status">Hanging the block on the wall</p>
+    </main>
+    <dialog ref="help" class="keys" aria-label="Keys of the wall">
+      <h2>Keys</h2>
+      <ul>
+        <li v-for="key in told" :key="key.words"><kbd>{{ key.name }}</kbd><span>{{ key.words }}</span></li>
+      </ul>
+      <form method="dialog"><ElButton native-type="submit" type="primary">Close</ElButton></form>
+    </dialog>
+  </div>
+</template>
+
+<style scoped>
+.wall-screen {
+  display: grid;
+  grid-template-columns: 150px minmax(0, 1fr) 316px;
+  height: 100%;
+  min-height: 720px;
+}
+
+.wall {
+  position: relative;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  min-width: 0;
+  min-height: 0;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 16px;
+  padding: 12px 20px 6px 24px;
+}
+
+.follow {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-left: auto;
+}
+
+select {
+  width: 168px;
+  min-height: 44px;
+  padding: 0 8px;
+  border: 1px solid #8b949a;
+  border-radius: 6px;
+  background: var(--paper);
+  font: inherit;
+}
+
+.tools {
+  display: flex;
+}
+
+.tools button {
+  min-height: 44px;
+  padding: 0 12px;
+  border: 1px solid var(--hair);
+  background: var(--paper);
+  cursor: pointer;
+}
+
+.tools button + button {
+  border-left: 0;
+}
+
+.tools button:disabled {
+  color: #6f7880;
+  cursor: default;
+}
+
+.tools [aria-pressed='true'] {
+  background: var(--thread);
+  color: #fff;
+}
+
+.saved {
+  min-width: 56px;
+}
+
+.problem {
+  position: absolute;
+  z-index: 3;
+  top: 66px;
+  left: 24px;
+  right: 24px;
+}
+
+.picture {
+  --wall-height: 100cqh;
+
+  container-type: size;
+  min-height: 0;
+  padding: 0;
+  margin: 0 20px 8px;
+}
+
+footer {
+  display: grid;
+  padding: 4px 20px 6px;
+  background: var(--paper);
+  border-top: 1px solid var(--hair);
+}
+
+.side {
+  padding: 16px 20px;
+  background: var(--paper);
+  border-left: 1px solid var(--hair);
+  overflow-y: auto;
+}
+
+.side > * + * {
+  margin-top: 12px;
+  padding-top: 12px;
+  border-top: 1px solid var(--hair);
+}
+
+.link,
+.back {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--thread);
+  text-align: left;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+.close,
+.warn {
+  padding-left: 12px;
+  border-left: 4px solid var(--ochre);
+  font-size: 15px;
+}
+
+.figures div {
+  display: flex;
+  flex-direction: row-reverse;
+  justify-content: flex-end;
+  gap: 10px;
+}
+
+.figures dd {
+  min-width: 34px;
+  font-weight: 650;
+  font-variant-numeric: tabular-nums;
+  text-align: right;
+}
+
+.figures.stale {
+  opacity: 0.55;
+}
+
+.keys {
+  max-width: 760px;
+  padding: 24px;
+  border: 1px solid var(--hair);
+  border-radius: 6px;
+  color: var(--ink);
+}
+
+.keys::backdrop {
+  background: #20262b66;
+}
+
+.keys ul {
+  columns: 2;
+  column-gap: 40px;
+  padding: 12px 0 16px;
+}
+
+.keys li {
+  display: flex;
+  gap: 12px;
+  padding: 3px 0;
+  break-inside: avoid;
+}
+
+.keys kbd {
+  flex: none;
+  min-width: 104px;
+  text-align: center;
+}
+
+.waiting {
+  grid-column: 2 / -1;
+  padding: 40px;
+}
+
+@media (max-width: 900px) {
+  .wall-screen {
+    display: flex;
+    flex-direction: column;
+    height: auto;
+  }
+
+  .wall {
+    display: flex;
+    flex-direction: column;
+  }
+
+  .picture {
+    height: min(92vw, 720px);
+  }
+
+  .side {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 16px 32px;
+    border-left: 0;
+    border-top: 1px solid var(--hair);
+  }
+
+  .side > * + * {
+    margin: 0;
+    padding: 0;
+    border: 0;
+  }
+}
+</style>

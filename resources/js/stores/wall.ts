@@ -1,0 +1,207 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import * as api from '@/api/client'
+import { ProblemError } from '@/api/client'
+import type { PlacementEntry, Symmetry, WallCell, WallEdit, WallFigures, WallPlace, WallShown } from '@/api/types'
+
+type Change = (block: number, version: number, path: string) => Promise<WallShown>
+
+/** How long the wall rests after a change before the plan behind it is worked out anew. */
+const REST_BEFORE_FIGURES = 250
+
+export const useWallStore = defineStore('wall', () => {
+  const shown = shallowRef<WallShown | null>(null)
+  const figures = shallowRef<WallFigures | null>(null)
+  const figuresProblem = ref<string | null>(null)
+  /** Small grids that are open, from the outside in: "2.3/1.1". */
+  const path = ref('')
+  const anchor = ref<WallPlace>([1, 1])
+  const cursor = ref<WallPlace>([1, 1])
+  const copied = shallowRef<WallCell[]>([])
+  const follow = ref<Symmetry>('none')
+  const problem = ref<string | null>(null)
+  /** The change that could not be saved because another window saved first. */
+  const held = shallowRef<Change | null>(null)
+  const waiting = ref(0)
+  let last: Promise<void> = Promise.resolve()
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  const isSaving = computed(() => waiting.value > 0)
+  const cellAt = ([row, column]: WallPlace): WallCell | null =>
+    shown.value?.cells.find((cell) => cell.row <= row && row < cell.row + cell.rowSpan && cell.column <= column && column < cell.column + cell.columnSpan) ?? null
+
+  /** Cells that the rectangle from anchor to cursor touches. */
+  const selected = computed<WallCell[]>(() => {
+    const [top, bottom] = ends(anchor.value[0], cursor.value[0])
+    const [left, right] = ends(anchor.value[1], cursor.value[1])
+    return (shown.value?.cells ?? []).filter(
+      (cell) => cell.row <= bottom && cell.row + cell.rowSpan > top && cell.column <= right && cell.column + cell.columnSpan > left,
+    )
+  })
+  const here = computed(() => cellAt(cursor.value))
+  const oddOnes = computed(() => (shown.value?.cells ?? []).filter((cell) => cell.odd !== null && !cell.odd.isMeant))
+  const places = computed<WallPlace[]>(() => selected.value.map((cell) => [cell.row, cell.column]))
+
+  async function open(block: number) {
+    if (shown.value?.block.id !== block) {
+      ;[shown.value, figures.value, path.value, follow.value] = [null, null, '', 'none']
+      select([1, 1])
+    }
+    await told(async () => {
+      show(await api.wall(block, path.value))
+    })
+  }
+
+  /** Looks whether another window saved since; called when the quilter comes back to this one. */
+  async function refresh() {
+    const block = shown.value?.block
+    if (block === undefined || isSaving.value || held.value !== null) return
+    const newest = await api.wall(block.id, path.value).catch(() => null)
+    if (newest !== null && shown.value?.block.version === block.version && newest.block.version !== block.version) show(newest)
+  }
+
+  function select(place: WallPlace, isFurther = false) {
+    const rows = shown.value?.rows.length ?? place[0]
+    const columns = shown.value?.columns.length ?? place[1]
+    const kept: WallPlace = [Math.min(Math.max(place[0], 1), rows), Math.min(Math.max(place[1], 1), columns)]
+    cursor.value = kept
+    if (!isFurther) anchor.value = kept
+  }
+
+  const edit = (change: WallEdit) => saved((block, version, where) => api.edit(block, version, where, change, follow.value))
+
+  const move = (placement: PlacementEntry) => edit({ do: 'move', places: places.value, ...placement })
+
+  /** Mends the odd ones among the selected cells; where none is odd, goes to the next that is. */
+  async function mend() {
+    const odd = selected.value.filter((cell) => cell.odd !== null && !cell.odd.isMeant)
+    const first = odd[0] ?? oddOnes.value[0]
+    if (first === undefined) return
+    if (odd.length === 0) select([first.row, first.column])
+    for (const cell of odd) {
+      if (cell.odd?.mend) await edit({ do: 'lie', places: [[cell.row, cell.column]], ...cell.odd.mend })
+    }
+  }
+
+  async function mendAll() {
+    for (const cell of oddOnes.value) {
+      // Of two that disagree, mending one makes the other right.
+      const still = oddOnes.value.find((one) => one.row === cell.row && one.column === cell.column)
+      if (still?.odd?.mend) await edit({ do: 'lie', places: [[cell.row, cell.column]], ...still.odd.mend })
+    }
+  }
+
+  const meant = () => saved((block, version, where) => api.meantSo(block, version, where, places.value))
+
+  function copy() {
+    copied.value = selected.value
+  }
+
+  async function paste() {
+    const cells = copied.value
+    if (cells.length === 0) return
+    const [top, left] = [Math.min(...cells.map((cell) => cell.row)), Math.min(...cells.map((cell) => cell.column))]
+    const [row, column] = [Math.min(anchor.value[0], cursor.value[0]), Math.min(anchor.value[1], cursor.value[1])]
+    await edit({ do: 'lay', cells: cells.map((cell) => ({ ...cell.entry, row: cell.row - top + row, column: cell.column - left + column })) })
+  }
+
+  async function carry(down: number, right: number) {
+    const before = shown.value?.block.version
+    await edit({ do: 'carry', places: places.value, down, right })
+    if (shown.value?.block.version !== before) {
+      anchor.value = [anchor.value[0] + down, anchor.value[1] + right]
+      cursor.value = [cursor.value[0] + down, cursor.value[1] + right]
+    }
+  }
+
+  const undo = () => saved(api.undo)
+  const redo = () => saved(api.redo)
+  const freeze = () => saved(api.freezePicture)
+  const dropPicture = () => saved(api.dropPicture)
+  const giveSwatch = (fabric: string, picture: Blob) => saved((block, version, where) => api.giveSwatch(block, version, where, fabric, picture))
+  const takeSwatch = (fabric: string) => saved((block, version, where) => api.takeSwatch(block, version, where, fabric))
+
+  /** Opens the small grid under the cursor in the place of the whole block. */
+  async function goInto() {
+    const cell = here.value
+    if (cell?.kind === 'grid') await goTo([...steps(), `${cell.row}.${cell.column}`])
+  }
+
+  const goOut = () => goTo(steps().slice(0, -1))
+
+  async function goTo(where: string[]) {
+    const block = shown.value?.block.id
+    if (block === undefined) return
+    await told(async () => {
+      const opened = await api.wall(block, where.join('/'))
+      path.value = where.join('/')
+      show(opened)
+      select([1, 1])
+    })
+  }
+
+  const steps = () => path.value.split('/').filter((step) => step !== '')
+
+  /** Another window saved first: either its state is taken, or the change held back is made on top of it. */
+  async function settle(isMineToo: boolean) {
+    const [block, change] = [shown.value?.block.id, held.value]
+    ;[held.value, problem.value] = [null, null]
+    if (block === undefined) return
+    await open(block)
+    if (isMineToo && change !== null) await saved(change)
+  }
+
+  /** Changes are saved one after the other, each over the version the one before it made. */
+  function saved(change: Change): Promise<void> {
+    waiting.value += 1
+    last = last.then(async () => {
+      const now = shown.value
+      if (now !== null && held.value === null) {
+        await told(async () => {
+          show(await change(now.block.id, now.block.version, path.value))
+        }, change)
+      }
+      waiting.value -= 1
+    })
+    return last
+  }
+
+  function show(next: WallShown) {
+    shown.value = next
+    path.value = next.path
+    select(cursor.value, true)
+    anchor.value = [Math.min(anchor.value[0], next.rows.length), Math.min(anchor.value[1], next.columns.length)]
+    clearTimeout(timer)
+    timer = setTimeout(askFigures, REST_BEFORE_FIGURES)
+  }
+
+  async function askFigures() {
+    const block = shown.value?.block
+    if (block === undefined) return
+    try {
+      const answer = await api.wallFigures(block.id, path.value)
+      if (shown.value?.block.version !== answer.version) return
+      ;[figures.value, figuresProblem.value] = [answer, null]
+    } catch (error) {
+      figuresProblem.value = error instanceof Error ? error.message : String(error)
+    }
+  }
+
+  async function told(work: () => Promise<void>, change?: Change) {
+    problem.value = null
+    try {
+      await work()
+    } catch (error) {
+      problem.value = error instanceof Error ? error.message : String(error)
+      if (error instanceof ProblemError && error.code === 'changed-elsewhere') held.value = change ?? null
+    }
+  }
+
+  return {
+    shown, figures, figuresProblem, path, anchor, cursor, copied, follow, problem, held, isSaving, selected, here, oddOnes, places,
+    open, refresh, select, cellAt, edit, move, mend, mendAll, meant, copy, paste, carry, undo, redo, freeze, dropPicture,
+    giveSwatch, takeSwatch, goInto, goOut, settle,
+  }
+})
+
+const ends = (a: number, b: number): [number, number] => [Math.min(a, b), Math.max(a, b)]
