@@ -146,7 +146,7 @@ async function onKey(event: KeyboardEvent, id: number) {
       :data-locked="seam.join.locked"
       :role="isLive ? 'button' : undefined"
       :tabindex="isLive ? (seam.join.id === (selected ?? 0) ? 0 : -1) : undefined"
-      :aria-label="label(seam.join)"
+      :aria-label="isLive ? label(seam.join) : undefined"
       :aria-pressed="isLive ? isChosen(seam.join) : undefined"
       @click="isLive && emit('select', seam.join.id)"
       @keydown="isLive && onKey($event, seam.join.id)"

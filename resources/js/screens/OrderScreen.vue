@@ -79,8 +79,8 @@ const facts = (order: OrderPossible) => [
       <ProblemNote v-if="problem" :text="problem" @close="problem = null">
         <button type="button" class="again" @click="load">Load it again</button>
       </ProblemNote>
-      <ul class="orders" role="radiogroup" aria-label="Order of sewing">
-        <li v-for="order in shown.orders" :key="order.order">
+      <div class="orders" role="radiogroup" aria-label="Order of sewing">
+        <div v-for="order in shown.orders" :key="order.order">
           <button v-if="isPossible(order)" type="button" class="order" role="radio" :aria-checked="order.order === shown.chosen" :class="{ chosen: order.order === shown.chosen }" :data-order="order.order" @click="choose(order.order)">
             <span class="name">{{ order.words }}</span>
             <StrandDiagram class="diagram" :face="shown.face" :order="order" :pixels="76" />
@@ -97,8 +97,8 @@ const facts = (order: OrderPossible) => [
             <BlockFace v-if="order.patchesInTheWay.length > 0" class="in-the-way" :face="shown.face" :patches="order.patchesInTheWay" label="The patches in the way" :pixels="76" />
             <p>{{ order.problem }}</p>
           </div>
-        </li>
-      </ul>
+        </div>
+      </div>
       <section v-if="classes.length > 0" class="piles" aria-label="Units">
         <h2>Units to make</h2>
         <ul>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import { RouterLink } from 'vue-router'
+import { RouterLink, useRouter } from 'vue-router'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import { fileAddress } from '@/api/client'
+import NewBlock from '@/components/NewBlock.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -14,6 +15,8 @@ const shelf = useShelfStore()
 const picker = ref<HTMLInputElement | null>(null)
 const isOver = ref(false)
 const arrived = ref<string | null>(null)
+const isBeginning = ref(false)
+const router = useRouter()
 
 onMounted(shelf.load)
 
@@ -37,11 +40,13 @@ async function bringIn(files: FileList | null | undefined) {
       </div>
       <div class="bring-in">
         <span class="soft">Drop a block file here, or</span>
-        <ElButton type="primary" @click="picker?.click()">Choose a file</ElButton>
+        <ElButton @click="picker?.click()">Choose a file</ElButton>
+        <ElButton type="primary" :aria-expanded="isBeginning" @click="isBeginning = !isBeginning">New block</ElButton>
         <input ref="picker" class="visually-hidden" type="file" accept=".json,application/json" aria-label="Block file" tabindex="-1" @change="bringIn(picker?.files)" />
       </div>
     </header>
 
+    <NewBlock v-if="isBeginning" @made="router.push({ name: 'wall', params: { block: $event.id } })" @problem="shelf.problem = $event" />
     <ProblemNote v-if="shelf.problem" :text="shelf.problem" @close="shelf.problem = null" />
     <p v-else-if="arrived" class="arrived" role="status">“{{ arrived }}” is on the shelf now.</p>
     <div v-if="shelf.takenOff" class="taken" role="status">
@@ -61,6 +66,7 @@ async function bringIn(files: FileList | null | undefined) {
           </p>
         </div>
         <div class="deeds">
+          <RouterLink :to="{ name: 'wall', params: { block: block.id } }">Lay out</RouterLink>
           <a :href="fileAddress(block.id)" download>Keep as a file</a>
           <button type="button" @click="shelf.takeOff(block)">Take off</button>
         </div>
@@ -68,7 +74,7 @@ async function bringIn(files: FileList | null | undefined) {
     </ul>
     <div v-else-if="shelf.isLoaded" class="empty">
       <h2>The shelf is empty</h2>
-      <p>Blocks you bring in stand here. Choose a block file, <code>*.keenseam.json</code>, to begin.</p>
+      <p>Blocks stand here. Begin a new one, or choose a block file, <code>*.keenseam.json</code>.</p>
     </div>
   </main>
 </template>

@@ -240,7 +240,7 @@ function placeKind(kind: string, asOne: boolean) {
       <section class="whole" aria-label="The whole block">
         <p>{{ symmetry }}</p>
         <button v-if="wall.oddOnes.length > 0" type="button" class="link" @click="wall.mend">Go to the next odd one</button>
-        <button v-if="wall.oddOnes.length > 1" type="button" class="link" @click="wall.mendAll">Mend all</button>
+        <button v-if="wall.oddOnes.filter((cell) => cell.odd?.mend).length > 1" type="button" class="link" @click="wall.mendAll">Mend all</button>
         <ul v-if="shown.hands.length > 0" class="hands">
           <li v-for="hands in shown.hands" :key="hands.class"><b>{{ hands.left }}</b> left, <b>{{ hands.right }}</b> right {{ hands.plural }}</li>
         </ul>
@@ -250,7 +250,7 @@ function placeKind(kind: string, asOne: boolean) {
         <div><dt>patches</dt><dd>{{ wall.figures.patches }}</dd></div>
         <div><dt>points to match</dt><dd>{{ wall.figures.figures.matches }}</dd></div>
         <div><dt>layers at the thickest</dt><dd>{{ wall.figures.figures.thickest }}</dd></div>
-        <div v-for="kind in wall.figures.units" :key="kind.class"><dt>{{ kind.name }}</dt><dd>{{ kind.count }}</dd></div>
+        <div v-for="kind in wall.figures.units" :key="kind.class"><dt>{{ kind.name }} <span class="soft">({{ kind.class }})</span></dt><dd>{{ kind.count }}</dd></div>
       </dl>
       <p v-else-if="wall.figuresProblem" class="soft">{{ wall.figuresProblem }}</p>
       <section class="match" aria-label="Picture to match">
@@ -282,7 +282,7 @@ function placeKind(kind: string, asOne: boolean) {
   display: grid;
   grid-template-columns: 150px minmax(0, 1fr) 316px;
   height: 100%;
-  min-height: 720px;
+  min-height: 600px;
 }
 
 .wall {
