@@ -7,10 +7,13 @@ namespace KeenSeam\Core\Block;
 /** How light or dark a fabric looks beside its neighbours. */
 enum FabricValue: string
 {
-    /** Thirds of how light the eye finds it: CIE lightness 66 and 33, as relative luminance. */
-    private const LIGHT_FROM = 0.353;
+    /**
+     * Relative luminance of CIE lightness 75 and 40: cloth is sorted with its middle tones wide.
+     * Common practice, no published source.
+     */
+    private const LIGHT_FROM = 0.483;
 
-    private const MEDIUM_FROM = 0.0753;
+    private const MEDIUM_FROM = 0.113;
 
     case Light = 'light';
     case Medium = 'medium';

@@ -34,6 +34,11 @@ final readonly class Area
         return $places;
     }
 
+    public function equals(self $other): bool
+    {
+        return [$this->row, $this->column, $this->rowSpan, $this->columnSpan] === [$other->row, $other->column, $other->rowSpan, $other->columnSpan];
+    }
+
     public function overlaps(self $other): bool
     {
         return $this->row < $other->row + $other->rowSpan && $other->row < $this->row + $this->rowSpan

@@ -38,7 +38,7 @@ final readonly class Difference
         foreach ($found->units as $i => $unit) {
             $cell = $unit->cell;
             foreach ($pictures->units as $p => $pictured) {
-                if (Area::ofCell($pictured->cell) === Area::ofCell($cell)) {
+                if (Area::ofCell($pictured->cell)->equals(Area::ofCell($cell))) {
                     $text = $pictures->picture($p)->key === $found->picture($i)->key ? null : self::told($pictured->cell, $cell);
                     $differences = $text === null ? $differences : [...$differences, new self($cell, $text)];
                     continue 2;

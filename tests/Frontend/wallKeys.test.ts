@@ -1,0 +1,28 @@
+import { describe, expect, it } from 'vitest'
+import { keyFor, type WallKey } from '@/composables/useWallKeys'
+
+const pressed = (key: string, held: Partial<{ ctrlKey: boolean; metaKey: boolean; shiftKey: boolean; altKey: boolean }> = {}) => ({ key, ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...held })
+const keys: WallKey[] = [
+  { key: 't', words: 'turn', act: () => {} },
+  { key: 't', shift: true, words: 'turn back', act: () => {} },
+  { key: 'z', control: true, words: 'undo', act: () => {} },
+  { key: '2', words: 'place', act: () => {} },
+  { key: '?', words: 'help', act: () => {} },
+  { key: 'ArrowUp', words: 'go', act: () => {} },
+]
+const words = (...press: Parameters<typeof pressed>) => keyFor(keys, pressed(...press))?.words
+
+describe('keys of the wall', () => {
+  it('tells a key from the same with Shift or Control', () => {
+    expect([words('t'), words('T', { shiftKey: true }), words('z', { ctrlKey: true }), words('z', { metaKey: true })]).toEqual(['turn', 'turn back', 'undo', 'undo'])
+    expect([words('z'), words('t', { ctrlKey: true }), words('t', { altKey: true }), words('ArrowUp', { shiftKey: true })]).toEqual([undefined, undefined, undefined, undefined])
+  })
+
+  it('takes a sign however the keyboard makes it', () => {
+    expect([words('?', { shiftKey: true }), words('?')]).toEqual(['help', 'help'])
+  })
+
+  it('finds letters in capitals too', () => {
+    expect(words('T')).toBe('turn')
+  })
+})
