@@ -9,9 +9,11 @@ use App\Wall\History;
 use App\Wall\MeantSo;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFileWriter;
+use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Layout\Difference;
@@ -158,9 +160,21 @@ final readonly class WallDocument
                     'isMeant' => $meant->holds($unit),
                 ],
                 'different' => $different[$cell->row][$cell->column] ?? null,
+                'corners' => $cell->unit instanceof FlippedCornersUnit ? $this->corners($cell, $cell->unit) : null,
                 'entry' => BlockFileWriter::cell($cell, $this->face->block),
             ];
         }, $this->units);
+    }
+
+    /** @return array<string, string> finished leg by corner, as they are seen on the face */
+    private function corners(Cell $cell, FlippedCornersUnit $unit): array
+    {
+        $legs = [];
+        foreach ($unit->corners as $corner) {
+            $legs[$corner->corner->moved($cell->placement)->value] = $corner->finishedLeg->toText($this->face->block->unit);
+        }
+
+        return $legs;
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Wall;
 
 use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\Corner;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\KeenSeamProblem;
@@ -16,7 +17,7 @@ use KeenSeam\Core\Layout\Wall;
 final class Edits
 {
     private const KNOWN = [
-        'place', 'lay', 'move', 'lie', 'swap', 'clear', 'label', 'carry', 'paint', 'add-line', 'remove-line', 'size-line',
+        'place', 'lay', 'move', 'lie', 'swap', 'clear', 'label', 'carry', 'paint', 'corner', 'add-line', 'remove-line', 'size-line',
         'size', 'name', 'allowance', 'fabric', 'remove-fabric',
     ];
 
@@ -39,6 +40,7 @@ final class Edits
             'label' => [$wall->labelled($edit->places(), $edit->has('label') ? $edit->text('label') : null), 'Label'],
             'carry' => [$wall->carried($edit->places(), $edit->number('down'), $edit->number('right')), 'Move'],
             'paint' => [$wall->painted($edit->number('patch'), $edit->text('fabric')), 'Paint in '.$wall->fabric($edit->text('fabric'))->name],
+            'corner' => [$wall->withCorner($edit->places(), $edit->choice('corner', Corner::class), $edit->has('size') ? $edit->length('size', $wall->block->unit) : null, $edit->text('fabric')), 'Change a flipped corner'],
             'add-line' => self::addLine($wall, $edit),
             'remove-line' => self::removeLine($wall, $edit),
             'size-line' => self::sizeLine($wall, $edit),

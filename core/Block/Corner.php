@@ -12,6 +12,16 @@ enum Corner: string
     case BottomRight = 'br';
     case BottomLeft = 'bl';
 
+    /** Where the corner comes to lie when its unit is flipped left to right if asked, then turned. */
+    public function moved(Placement $by): self
+    {
+        $clockwise = self::cases();
+        $at = (int) array_search($this, $clockwise, true);
+        $at = $by->mirrored ? [1, 0, 3, 2][$at] : $at;
+
+        return $clockwise[($at + $by->turn->quarters()) % 4];
+    }
+
     public function words(): string
     {
         return match ($this) {

@@ -83,6 +83,16 @@ final readonly class FlippedCornersUnit implements PieceUnit
         ), $this->unit, $this->where);
     }
 
+    /** The same with that corner flipped as told, or not at all; null when no flipped corner would be left. */
+    public function with(Corner $corner, ?FlippedCorner $flipped): ?self
+    {
+        $corners = array_filter($this->corners, static fn (FlippedCorner $one): bool => $one->corner !== $corner);
+        $corners = $flipped === null ? $corners : [...$corners, $flipped];
+        usort($corners, static fn (FlippedCorner $a, FlippedCorner $b): int => array_search($a->corner, Corner::cases(), true) <=> array_search($b->corner, Corner::cases(), true));
+
+        return $corners === [] ? null : new self($this->base, $corners, $this->unit, $this->where);
+    }
+
     public function sewing(): SewingOrder
     {
         $numbers = [];

@@ -48,6 +48,24 @@ final readonly class HandCount
         ), $pairs));
     }
 
+    /**
+     * @param list<self> $counts
+     *
+     * @return string|null left or right; null for a unit that has no hand
+     */
+    public static function handOf(array $counts, PlacedUnit $unit): ?string
+    {
+        foreach ($counts as $count) {
+            foreach (['left' => $count->left, 'right' => $count->right] as $hand => $units) {
+                if (in_array($unit, $units, true)) {
+                    return $hand;
+                }
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<PlacedUnit> units with seams, smaller ones before those they are sewn into, as plans number their classes */
     private static function units(PlacedUnit $whole): array
     {

@@ -57,6 +57,11 @@ final class LayoutNotPossible extends \InvalidArgumentException implements KeenS
         return new self(sprintf('There is no fabric "%s" in this block. Choose one that is there.', mb_substr($key, 0, 20)), '/fabric');
     }
 
+    public static function lastCorner(): self
+    {
+        return new self('This is the only flipped corner. Use a plain patch instead.', '/corner');
+    }
+
     public static function lastFabric(): self
     {
         return new self('This is the only fabric. A block keeps at least one.', '/fabric');

@@ -14,6 +14,7 @@ use KeenSeam\Core\Block\FlippedCorner;
 use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Block\Grid;
 use KeenSeam\Core\Block\GridUnit;
+use KeenSeam\Core\Block\PatchesUnit;
 use KeenSeam\Core\Block\PatternUnit;
 use KeenSeam\Core\Block\Unit;
 use KeenSeam\Core\Block\UnitPatterns;
@@ -35,6 +36,7 @@ final readonly class TrayUnit
         'square-in-square' => 'fgggg',
         FlippedCornersUnit::KIND => 'gf',
         GridUnit::KIND => 'fg',
+        PatchesUnit::KIND => 'fgf',
     ];
 
     /** @param int $ratio width to height of the cell it is meant for */
@@ -87,10 +89,31 @@ final readonly class TrayUnit
             ]));
         }
 
+        if ($kind === PatchesUnit::KIND) {
+            return self::rails([$figure, $ground, $figure]);
+        }
+
         return new PatternUnit(UnitPatterns::all()[$kind], array_map(static fn (string $role): Fabric => match ($role) {
             'f' => $figure,
             's' => $second,
             default => $ground,
         }, str_split(self::ROLES[$kind])));
+    }
+
+    /**
+     * Three strips, one below the other: patches to begin with, to be repainted or changed in the block's file.
+     *
+     * @param list<Fabric> $fabrics
+     */
+    private static function rails(array $fabrics): PatchesUnit
+    {
+        $pieces = [];
+        foreach ($fabrics as $i => $fabric) {
+            [$left, $right] = [Fraction::zero(), Fraction::of(1)];
+            [$top, $bottom] = [Fraction::of($i, count($fabrics)), Fraction::of($i + 1, count($fabrics))];
+            $pieces[] = [$fabric, [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]]];
+        }
+
+        return PatchesUnit::of($pieces === [] ? throw new \LogicException('A unit has patches.') : $pieces, '/patches');
     }
 }

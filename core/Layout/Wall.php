@@ -6,7 +6,10 @@ namespace KeenSeam\Core\Layout;
 
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Cell;
+use KeenSeam\Core\Block\Corner;
 use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\FlippedCorner;
+use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Block\Grid;
 use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\PatternUnit;
@@ -170,6 +173,28 @@ final readonly class Wall
     public function withFabricsSwapped(array $places): self
     {
         return $this->edited(static fn (GridEdit $edit): GridEdit => $edit->changed($places, static fn (Cell $cell): Cell => $cell->holding(self::swapped($cell->unit))));
+    }
+
+    /**
+     * Flips a corner, gives a flipped one another size, or with no size takes it away; other kinds of unit stay as they are.
+     *
+     * @param list<array{int, int}> $places
+     * @param Corner                $corner as it is seen on the face
+     * @param Length|null           $leg    finished
+     *
+     * @throws LayoutNotPossible when the last corner would go
+     */
+    public function withCorner(array $places, Corner $corner, ?Length $leg, string $fabric): self
+    {
+        $cloth = $this->fabric($fabric);
+
+        return $this->edited(static fn (GridEdit $edit): GridEdit => $edit->changed($places, static function (Cell $cell) use ($corner, $leg, $cloth): Cell {
+            $own = $corner->moved($cell->placement->inverse());
+
+            return $cell->unit instanceof FlippedCornersUnit
+                ? $cell->holding($cell->unit->with($own, $leg === null ? null : new FlippedCorner($own, $cloth, $leg)) ?? throw LayoutNotPossible::lastCorner())
+                : $cell;
+        }));
     }
 
     /** @param list<array{int, int}> $places */

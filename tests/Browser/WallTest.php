@@ -137,9 +137,9 @@ final class WallTest extends BrowserTestCase
         $this->press(WebDriverKeys::ESCAPE);
         $this->waitUntil(fn (): bool => count($this->kinds()) === 16, 'the whole block is not back');
 
-        $painted = $this->attribute('.wall-grid polygon', 'fill');
+        $painted = $this->attribute('.wall-grid [data-fabric]', 'd');
         $this->keys('f', 'f', 'p', ' ');
-        $this->saved(fn (): bool => $this->attribute('.wall-grid polygon', 'fill') !== $painted, 'the first patch is not painted');
+        $this->saved(fn (): bool => $this->attribute('.wall-grid [data-fabric]', 'd') !== $painted, 'the first patch is not painted');
     }
 
     /** @return list<string> */

@@ -132,7 +132,7 @@ final class WallStationTest extends TestCase
     public function test_a_block_is_begun(): void
     {
         $starts = $this->getJson('/api/starts')->assertOk()->json();
-        self::assertSame([5, 9], [count($starts['starts']), count($starts['tray'])]);
+        self::assertSame([5, 10], [count($starts['starts']), count($starts['tray'])]);
         $new = ['name' => ' Beacon ', 'start' => 'alternating', 'columns' => '1 2 1', 'rows' => '2', 'width' => '300', 'height' => '200', 'units' => 'mm'];
         $id = $this->postJson('/api/starts', $new)->assertCreated()->assertJsonPath('name', 'Beacon')->json('id');
         self::assertSame(['75', '150', '75'], array_column($this->getJson("/api/blocks/$id/wall")->json('columns'), 'size'));

@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Layout\HandCount;
 use KeenSeam\Core\Layout\Impostors;
 
 /** What the layout means at the machine and the iron: it takes longer than the picture, so it comes after it. */
@@ -31,6 +32,8 @@ final readonly class WallFiguresController
         $plan = $this->plans->press($block)->shown;
         $construction = $plan->construction;
 
+        $hands = HandCount::allOn($construction->face);
+
         return new JsonResponse([
             'version' => $block->version,
             'patches' => count($construction->face->patches),
@@ -38,6 +41,7 @@ final readonly class WallFiguresController
                 'class' => $class->label(),
                 'count' => count($class->members),
                 'name' => count($class->members) === 1 ? $class->members[0]->cell->unit->name() : $class->members[0]->cell->unit->plural(),
+                'hand' => HandCount::handOf($hands, $class->members[0]),
             ], $construction->classes),
             'figures' => PressDocument::figures($plan),
             'lookTwice' => array_map(

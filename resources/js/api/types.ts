@@ -212,6 +212,8 @@ export interface WallFabric extends FabricShown {
   swatch: string | null
 }
 
+export type CornerName = 'tl' | 'tr' | 'br' | 'bl'
+
 export interface WallCell {
   row: number
   column: number
@@ -227,6 +229,8 @@ export interface WallCell {
   hand: 'left' | 'right' | null
   odd: { mend: PlacementEntry | null; isMeant: boolean } | null
   different: string | null
+  /** Finished legs of flipped corners as they are seen; null for other kinds. */
+  corners: Partial<Record<CornerName, string>> | null
   /** The cell as a block file writes it, for copying. */
   entry: Record<string, unknown>
 }
@@ -262,7 +266,7 @@ export interface WallShown {
 export interface WallFigures {
   version: number
   patches: number
-  units: { class: string; count: number; name: string }[]
+  units: { class: string; count: number; name: string; hand: 'left' | 'right' | null }[]
   figures: PlanTotals & { thickest: number }
   lookTwice: WallPlace[]
 }
@@ -315,6 +319,7 @@ export type WallEdit =
   | { do: 'label'; places: WallPlace[]; label: string | null }
   | { do: 'carry'; places: WallPlace[]; down: number; right: number }
   | { do: 'paint'; patch: number; fabric: string }
+  | { do: 'corner'; places: WallPlace[]; corner: CornerName; fabric: string; size?: string }
   | { do: 'add-line'; axis: Axis; before: number; size?: string }
   | { do: 'remove-line'; axis: Axis; number: number }
   | { do: 'size-line'; axis: Axis; number: number; size: string }

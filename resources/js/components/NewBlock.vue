@@ -72,17 +72,6 @@ label {
   display: grid;
 }
 
-input,
-select {
-  min-height: 44px;
-  padding: 4px 10px;
-  border: 1px solid #8b949a;
-  border-radius: 6px;
-  background: var(--paper);
-  color: var(--ink);
-  font: inherit;
-}
-
 .short {
   width: 104px;
 }
@@ -94,6 +83,7 @@ select {
 }
 
 .starts button {
+  align-self: start;
   width: 128px;
   padding: 10px;
   border: 2px solid transparent;

@@ -44,7 +44,7 @@ const split = (add: string | null, drop: string | null) =>
       </thead>
       <tbody>
         <tr v-for="row in styles" :key="row.style" :class="{ chosen: row.style === chosen }" :data-style="row.style">
-          <th scope="row"><button type="button" @click="emit('choose', row.style)">{{ styleWords[row.style] }}</button></th>
+          <th scope="row"><button type="button" class="link-button" @click="emit('choose', row.style)">{{ styleWords[row.style] }}</button></th>
           <td>{{ row.figures.stacked }}</td>
           <td>{{ row.figures.thickest }}</td>
           <td>{{ row.figures.folded }}</td>
@@ -57,12 +57,12 @@ const split = (add: string | null, drop: string | null) =>
       <h3>Two piles at the iron</h3>
       <p v-if="piles === null" class="soft" role="status">Sorting the piles</p>
       <template v-else>
-        <p v-for="pile in piles.twoPiles" :key="pile.class" :data-two-piles="pile.class">{{ pile.text }} <button type="button" class="choice" @click="split(null, pile.class)">Back to one pile</button></p>
-        <p v-for="gain in piles.gains" :key="gain.class" :data-gain="gain.class">{{ gain.text }} <button type="button" class="choice" @click="split(gain.class, null)">Use two piles</button></p>
+        <p v-for="pile in piles.twoPiles" :key="pile.class" :data-two-piles="pile.class">{{ pile.text }} <button type="button" class="link-button" @click="split(null, pile.class)">Back to one pile</button></p>
+        <p v-for="gain in piles.gains" :key="gain.class" :data-gain="gain.class">{{ gain.text }} <button type="button" class="link-button" @click="split(gain.class, null)">Use two piles</button></p>
         <p v-if="piles.gains.length + piles.twoPiles.length === 0" class="soft">One pile for each kind of unit is as good as two.</p>
         <template v-if="piles.parts.length > 0">
           <h3>Equal parts</h3>
-          <p>{{ piles.parts.map((part) => `${part.count} of ${part.patches} patches (${part.label})`).join(', ') }}: {{ piles.equalParts === 'alike' ? 'pressed alike, as one pile.' : 'each pressed as it nests best.' }} <button type="button" class="choice" @click="emit('piles', { equalParts: piles.equalParts === 'alike' ? 'apart' : 'alike' })">{{ piles.equalParts === 'alike' ? 'Press each apart' : 'Press them alike' }}</button></p>
+          <p>{{ piles.parts.map((part) => `${part.count} of ${part.patches} patches (${part.label})`).join(', ') }}: {{ piles.equalParts === 'alike' ? 'pressed alike, as one pile.' : 'each pressed as it nests best.' }} <button type="button" class="link-button" @click="emit('piles', { equalParts: piles.equalParts === 'alike' ? 'apart' : 'alike' })">{{ piles.equalParts === 'alike' ? 'Press each apart' : 'Press them alike' }}</button></p>
         </template>
       </template>
     </template>
@@ -99,18 +99,6 @@ thead th {
 
 tbody th {
   text-align: left;
-}
-
-tbody button,
-.choice {
-  min-height: 44px;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--thread);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 
 .chosen {

@@ -98,7 +98,7 @@ function select(join: number) {
       <section class="back">
         <h2 class="back-title">
           Back <span class="soft">{{ isPlyMap ? 'layers of cloth; figures are the most at each crossing' : 'arrows show where the allowances lie' }}</span>
-          <button type="button" class="turn" :aria-pressed="isPlyMap" @click="isPlyMap = !isPlyMap">{{ isPlyMap ? 'Show the cloth' : 'Show the layers' }}</button>
+          <button type="button" class="link-button turn" :aria-pressed="isPlyMap" @click="isPlyMap = !isPlyMap">{{ isPlyMap ? 'Show the cloth' : 'Show the layers' }}</button>
         </h2>
         <div class="picture">
           <PlyMap v-if="isPlyMap" :face="shown.face" :flaps="shown.flaps" :junctions="shown.junctions" :name="shown.block.name" :pixels="520" />
@@ -170,16 +170,10 @@ header {
 
 .turn {
   float: right;
-  min-height: 44px;
   margin: -10px 0 -12px;
   padding: 0 4px;
-  border: 0;
-  background: none;
-  color: var(--thread);
   font-size: 16px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
+  font-weight: 400;
 }
 
 .habit {

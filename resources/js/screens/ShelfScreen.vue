@@ -66,9 +66,9 @@ async function bringIn(files: FileList | null | undefined) {
           </p>
         </div>
         <div class="deeds">
-          <RouterLink :to="{ name: 'wall', params: { block: block.id } }">Lay out</RouterLink>
-          <a :href="fileAddress(block.id)" download>Keep as a file</a>
-          <button type="button" @click="shelf.takeOff(block)">Take off</button>
+          <RouterLink class="link-button" :to="{ name: 'wall', params: { block: block.id } }">Lay out</RouterLink>
+          <a class="link-button" :href="fileAddress(block.id)" download>Keep as a file</a>
+          <button type="button" class="link-button" @click="shelf.takeOff(block)">Take off</button>
         </div>
       </li>
     </ul>
@@ -158,21 +158,6 @@ h1 {
 .deeds {
   display: flex;
   gap: 24px;
-}
-
-.deeds a,
-.deeds button {
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--thread);
-  font-size: 16px;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 
 .empty {

@@ -3,9 +3,10 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vu
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
-import type { Axis, Symmetry, TrayKind, WallFabric } from '@/api/types'
+import type { Axis, CornerName, Symmetry, TrayKind, WallFabric } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
+import FabricPanel from '@/components/wall/FabricPanel.vue'
 import FabricShelf from '@/components/wall/FabricShelf.vue'
 import LinePanel from '@/components/wall/LinePanel.vue'
 import SelectionPanel from '@/components/wall/SelectionPanel.vue'
@@ -28,6 +29,7 @@ const figureKey = ref<string | null>(null)
 const isPainting = ref(false)
 const brushAt = ref(0)
 const isGrey = ref(false)
+const isFabricOpen = ref(false)
 const line = ref<{ axis: Axis; number: number } | null>(null)
 const help = ref<HTMLDialogElement | null>(null)
 
@@ -75,6 +77,13 @@ const symmetry = computed(() => {
   return odd === 0 ? `The block is ${now.symmetry.words}.` : `The block is ${now.symmetry.words}, but for ${counted(odd, 'odd one', 'odd ones')}.`
 })
 
+/** Said before it happens: copies that are mirror images come out in the other hand. */
+const otherHand = computed(() => {
+  const hand = wall.selected.find((cell) => cell.hand !== null)?.hand
+  const isMirrored = wall.follow.startsWith('mirror') || wall.follow === 'full'
+  return hand && isMirrored ? `Copies across a mirror line come out in the other hand: from this ${hand} one, ${hand === 'left' ? 'right' : 'left'} ones.` : ''
+})
+
 onMounted(async () => {
   tray.value = (await api.starts().catch(() => ({ tray: [] }))).tray
   window.addEventListener('focus', wall.refresh)
@@ -119,7 +128,7 @@ const keys = computed<WallKey[]>(() => [
   ...arrows.map(([key, down, right]) => ({ key, words: 'go from unit to unit', act: go(down, right, false) })),
   ...arrows.map(([key, down, right]) => ({ key, shift: true, words: 'choose several', act: go(down, right, true) })),
   ...arrows.map(([key, down, right]) => ({ key, control: true, words: 'move what is chosen', act: () => wall.carry(down, right) })),
-  ...tray.value.map((kind, i) => ({ key: `${i + 1}`, words: `place a ${kind.name}`, act: () => place(kind.kind, false) })),
+  ...tray.value.map((kind, i) => ({ key: `${(i + 1) % 10}`, words: `place a ${kind.name}`, act: () => placeKind(kind.kind, false) })),
   { key: 'w', words: 'place the last kind as one over all chosen', act: () => place(lastKind.value, true) },
   { key: 't', words: 'turn a quarter clockwise', act: () => wall.move({ turn: 90, mirrored: false }) },
   { key: 't', shift: true, words: 'turn a quarter anticlockwise', act: () => wall.move({ turn: 270, mirrored: false }) },
@@ -157,6 +166,11 @@ const told = computed(() => {
     .map((key) => ({ name: [key.control && 'Ctrl', key.shift && 'Shift', names[key.key] ?? key.key.toUpperCase()].filter(Boolean).join(' + '), words: key.words }))
 })
 
+function setCorner(corner: CornerName, size: string) {
+  const fabric = figure.value?.key
+  if (fabric !== undefined) void wall.edit({ do: 'corner', places: wall.places, corner, fabric, ...(size === '' ? {} : { size }) })
+}
+
 function clear() {
   void wall.edit({ do: 'clear', places: wall.places })
 }
@@ -176,6 +190,13 @@ function leave() {
   else wall.select(wall.cursor)
 }
 
+async function addFabric() {
+  const before = fabrics.value.map((fabric) => fabric.key)
+  await wall.edit({ do: 'fabric', name: 'New fabric', color: '#8a9aa5' })
+  figureKey.value = fabrics.value.find((fabric) => !before.includes(fabric.key))?.key ?? figureKey.value
+  isFabricOpen.value = true
+}
+
 function placeKind(kind: string, asOne: boolean) {
   lastKind.value = kind
   place(kind, asOne)
@@ -190,7 +211,7 @@ function placeKind(kind: string, asOne: boolean) {
         <div>
           <h1>{{ shown.block.name }}</h1>
           <p class="soft">
-            <button v-if="wall.path !== ''" type="button" class="back" @click="wall.goOut">Back to the whole block</button>
+            <button v-if="wall.path !== ''" type="button" class="link-button" @click="wall.goOut">Back to the whole block</button>
             <template v-else><FractionText :text="shown.face.finished.join(' x ')" /> {{ shown.face.units }} finished · {{ shown.columns.length }} x {{ shown.rows.length }}</template>
           </p>
         </div>
@@ -231,16 +252,18 @@ function placeKind(kind: string, asOne: boolean) {
       </div>
       <footer v-if="figure && ground && second">
         <UnitTray :kinds="tray" :figure="figure" :ground="ground" :second="second" @place="placeKind" />
-        <FabricShelf :fabrics="fabrics" :figure="figure.key" :is-painting="isPainting" @choose="figureKey = $event" @paint="togglePainting" @edit="wall.edit" @swatch="wall.giveSwatch" @take-swatch="wall.takeSwatch" />
+        <FabricShelf :fabrics="fabrics" :figure="figure.key" :is-painting="isPainting" :is-open="isFabricOpen" @choose="figureKey = $event" @paint="togglePainting" @open="isFabricOpen = !isFabricOpen" @add="addFabric" />
       </footer>
     </main>
     <aside v-if="shown" class="side">
+      <FabricPanel v-if="isFabricOpen && figure" :fabric="figure" :others="fabrics.filter((one) => one.key !== figure?.key)" @edit="wall.edit" @swatch="wall.giveSwatch(figure.key, $event)" @take-swatch="wall.takeSwatch(figure.key)" @close="isFabricOpen = false" />
       <LinePanel v-if="line" :wall="shown" :axis="line.axis" :number="Math.min(line.number, (line.axis === 'columns' ? shown.columns : shown.rows).length)" @edit="wall.edit" @close="line = null" />
-      <SelectionPanel :wall="shown" :cells="wall.selected" :here="wall.here" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" />
+      <SelectionPanel :wall="shown" :cells="wall.selected" :here="wall.here" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" @corner="setCorner" />
       <section class="whole" aria-label="The whole block">
+        <p v-if="otherHand" class="close">{{ otherHand }}</p>
         <p>{{ symmetry }}</p>
-        <button v-if="wall.oddOnes.length > 0" type="button" class="link" @click="wall.mend">Go to the next odd one</button>
-        <button v-if="wall.oddOnes.filter((cell) => cell.odd?.mend).length > 1" type="button" class="link" @click="wall.mendAll">Mend all</button>
+        <button v-if="wall.oddOnes.length > 0" type="button" class="link-button" @click="wall.mend">Go to the next odd one</button>
+        <button v-if="wall.oddOnes.filter((cell) => cell.odd?.mend).length > 1" type="button" class="link-button" @click="wall.mendAll">Mend all</button>
         <ul v-if="shown.hands.length > 0" class="hands">
           <li v-for="hands in shown.hands" :key="hands.class"><b>{{ hands.left }}</b> left, <b>{{ hands.right }}</b> right {{ hands.plural }}</li>
         </ul>
@@ -250,15 +273,15 @@ function placeKind(kind: string, asOne: boolean) {
         <div><dt>patches</dt><dd>{{ wall.figures.patches }}</dd></div>
         <div><dt>points to match</dt><dd>{{ wall.figures.figures.matches }}</dd></div>
         <div><dt>layers at the thickest</dt><dd>{{ wall.figures.figures.thickest }}</dd></div>
-        <div v-for="kind in wall.figures.units" :key="kind.class"><dt>{{ kind.name }} <span class="soft">({{ kind.class }})</span></dt><dd>{{ kind.count }}</dd></div>
+        <div v-for="kind in wall.figures.units" :key="kind.class"><dt>{{ kind.name }} <span class="soft">({{ kind.class }}<template v-if="kind.hand">, {{ kind.hand }}</template>)</span></dt><dd>{{ kind.count }}</dd></div>
       </dl>
       <p v-else-if="wall.figuresProblem" class="soft">{{ wall.figuresProblem }}</p>
       <section class="match" aria-label="Picture to match">
         <p v-if="shown.wholeDifference" class="warn">{{ shown.wholeDifference }}</p>
-        <button type="button" class="link" @click="wall.freeze">{{ shown.hasPicture ? 'Take this as the new picture to match' : 'Freeze this as the picture to match' }}</button>
+        <button type="button" class="link-button" @click="wall.freeze">{{ shown.hasPicture ? 'Take this as the new picture to match' : 'Freeze this as the picture to match' }}</button>
         <template v-if="shown.hasPicture">
           <p>{{ counted(shown.cells.filter((cell) => cell.different).length, 'unit is', 'units are') }} not as in the picture.</p>
-          <button type="button" class="link" @click="wall.dropPicture">Drop the picture</button>
+          <button type="button" class="link-button" @click="wall.dropPicture">Drop the picture</button>
         </template>
       </section>
       <SizePanel :wall="shown" :is-whole="wall.path === ''" @edit="wall.edit" />
@@ -310,12 +333,6 @@ header {
 
 select {
   width: 168px;
-  min-height: 44px;
-  padding: 0 8px;
-  border: 1px solid #8b949a;
-  border-radius: 6px;
-  background: var(--paper);
-  font: inherit;
 }
 
 .tools {
@@ -385,20 +402,6 @@ footer {
   border-top: 1px solid var(--hair);
 }
 
-.link,
-.back {
-  display: flex;
-  align-items: center;
-  min-height: 44px;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--thread);
-  text-align: left;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
 
 .close,
 .warn {
@@ -445,6 +448,7 @@ footer {
 
 .keys li {
   display: flex;
+  align-items: start;
   gap: 12px;
   padding: 3px 0;
   break-inside: avoid;
@@ -478,17 +482,20 @@ footer {
   }
 
   .side {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 16px 32px;
+    display: block;
+    columns: 2;
+    column-gap: 32px;
     border-left: 0;
     border-top: 1px solid var(--hair);
+    overflow: visible;
+  }
+
+  .side > * {
+    break-inside: avoid;
   }
 
   .side > * + * {
-    margin: 0;
-    padding: 0;
-    border: 0;
+    border-top: 0;
   }
 }
 </style>

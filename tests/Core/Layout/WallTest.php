@@ -8,12 +8,15 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Cell;
+use KeenSeam\Core\Block\Corner;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\PatternUnit;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Block\UnitPatterns;
+use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Layout\Axis;
 use KeenSeam\Core\Layout\Difference;
@@ -83,6 +86,7 @@ final class WallTest extends TestCase
         $again = $spread->placed('plain', [[1, 2], [1, 3]], true, 'A');
         self::assertSame(['plain', 'plain'], [$again->grid()->cells[0]->unit->kind(), $again->grid()->cells[1]->unit->kind()]);
         self::assertProblem('Row 2, column 3 with 2 by 1 places reaches past the grid of 2 rows and 3 columns.', static fn () => $wall->placed('plain', [[2, 3], [3, 3]], true, 'A'));
+        self::assertSame([], array_diff(array_keys(UnitPatterns::all()), array_column(TrayUnit::all(), 'kind')), 'every kind can be placed');
         foreach (TrayUnit::all() as $kind) {
             $placed = $wall->placed($kind->kind, [[1, 1]], false, 'B');
             self::assertSame($kind->kind, $placed->grid()->cells[0]->unit->kind());
@@ -155,6 +159,18 @@ final class WallTest extends TestCase
         self::assertProblem('Make their widths match, or switch the copies off.', static fn () => $wall->placed('plain', [[1, 1]], false, 'B')->followedFrom($wall, Symmetry::MirrorVertical));
     }
 
+    public function test_flipped_corners_are_added_sized_and_taken_away_where_they_are_seen(): void
+    {
+        $wall = self::wall('pA pA')->placed('flipped-corners', [[1, 1]], false, 'B')->moved([[1, 1]], new Placement(Turn::Quarter, true));
+        self::assertSame(['br' => 'B 1'], self::flipped($wall));
+
+        $more = $wall->withCorner([[1, 1]], Corner::BottomLeft, Length::ofInches(1, 2), 'C');
+        self::assertSame(['br' => 'B 1', 'bl' => 'C 1/2'], self::flipped($more));
+        self::assertSame(['bl' => 'C 1/2'], self::flipped($more->withCorner([[1, 1]], Corner::BottomRight, null, 'B')));
+        self::assertSame(['br' => 'B 1 1/2'], self::flipped($wall->withCorner([[1, 1]], Corner::BottomRight, Length::ofInches(3, 2), 'B')));
+        self::assertProblem('This is the only flipped corner.', static fn () => $wall->withCorner([[1, 1]], Corner::BottomRight, null, 'B'));
+    }
+
     public function test_fabrics_are_changed_in_all_their_patches_and_not_lost_while_used(): void
     {
         $wall = self::wall('hAB pC');
@@ -214,6 +230,25 @@ final class WallTest extends TestCase
     private static function wall(string ...$rows): Wall
     {
         return Wall::of(Blocks::of(...$rows));
+    }
+
+    /** @return array<string, string> fabric and finished leg by the corner of the first cell they are seen in, clockwise */
+    private static function flipped(Wall $wall): array
+    {
+        $face = Face::of($wall->block);
+        $steps = 2 * $face->lattice->steps;
+        $found = [];
+        foreach (['tl' => [0, 0], 'tr' => [$steps, 0], 'br' => [$steps, $steps], 'bl' => [0, $steps]] as $name => [$x, $y]) {
+            $corner = new Point($x, $y);
+            foreach ($face->whole->parts[0]->patches() as $patch) {
+                if (count($patch->outline->points) === 3 && $patch->outline->touches($corner)) {
+                    $legs = array_map(static fn ($point): int => abs($point->x - $corner->x), $patch->outline->points);
+                    $found[$name] = $patch->fabric->key.' '.Fraction::of(max($legs), $face->lattice->steps)->toText();
+                }
+            }
+        }
+
+        return $found;
     }
 
     /** Where in its file a flipped corner stood is no part of the block. */

@@ -21,10 +21,10 @@ watch(() => lines.value[props.number - 1]?.size, (now) => (size.value = now ?? '
       <button type="submit">Set</button>
     </form>
     <div class="deeds">
-      <button type="button" @click="emit('edit', { do: 'add-line', axis, before: number })">Add one before</button>
-      <button type="button" @click="emit('edit', { do: 'add-line', axis, before: number + 1 })">Add one after</button>
-      <button type="button" :disabled="lines.length === 1" @click="emit('edit', { do: 'remove-line', axis, number })">Remove it</button>
-      <button type="button" @click="emit('close')">Done</button>
+      <button type="button" class="link-button" @click="emit('edit', { do: 'add-line', axis, before: number })">Add one before</button>
+      <button type="button" class="link-button" @click="emit('edit', { do: 'add-line', axis, before: number + 1 })">Add one after</button>
+      <button type="button" class="link-button" :disabled="lines.length === 1" @click="emit('edit', { do: 'remove-line', axis, number })">Remove it</button>
+      <button type="button" class="link-button" @click="emit('close')">Done</button>
     </div>
   </section>
 </template>
@@ -39,11 +39,6 @@ label {
 
 input {
   width: 90px;
-  min-height: 44px;
-  padding: 4px 8px;
-  border: 1px solid #8b949a;
-  border-radius: 6px;
-  font: inherit;
 }
 
 form button {
@@ -62,20 +57,4 @@ form button {
   gap: 0 18px;
 }
 
-.deeds button {
-  min-height: 44px;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--thread);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
-
-.deeds button:disabled {
-  color: var(--soft);
-  text-decoration: none;
-  cursor: default;
-}
 </style>

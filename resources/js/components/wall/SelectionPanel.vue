@@ -1,13 +1,20 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
-import type { LookTwiceShown, PlacementEntry, UnitPicture, WallCell, WallShown } from '@/api/types'
+import type { CornerName, LookTwiceShown, PlacementEntry, UnitPicture, WallCell, WallShown } from '@/api/types'
 import UnitIcon from '@/drawing/UnitIcon.vue'
 import { counted } from '@/drawing/words'
 
 /** What is chosen, how it lies, what is odd about it, and what can be done with it. */
 const props = defineProps<{ wall: WallShown; cells: WallCell[]; here: WallCell | null; isTwice: boolean; path: string }>()
-const emit = defineEmits<{ move: [by: PlacementEntry]; swap: []; clear: []; mend: []; meant: []; open: []; label: [label: string | null] }>()
+const emit = defineEmits<{ move: [by: PlacementEntry]; swap: []; clear: []; mend: []; meant: []; open: []; corner: [corner: CornerName, size: string] }>()
+
+const corners: [CornerName, string][] = [
+  ['tl', 'top left'],
+  ['tr', 'top right'],
+  ['bl', 'bottom left'],
+  ['br', 'bottom right'],
+]
 
 const colours = computed(() => new Map(props.wall.face.fabrics.map((fabric) => [fabric.key, fabric.color])))
 const pair = shallowRef<LookTwiceShown | null>(null)
@@ -57,7 +64,7 @@ watch(
       <p><b>{{ odd.length === 1 ? 'Odd one out.' : `${odd.length} odd ones.` }}</b> The block is {{ wall.symmetry.words }} but for {{ odd.length === 1 ? 'this' : 'these' }}.</p>
       <button v-if="canMend" type="button" class="main" @click="emit('mend')">Mend <kbd>O</kbd></button>
       <p v-else class="soft">No turn of this unit would mend it.</p>
-      <button type="button" @click="emit('meant')">It's meant to be so</button>
+      <button type="button" class="link-button" @click="emit('meant')">It's meant to be so</button>
     </div>
     <p v-if="one?.different" class="warning"><b>Not as in the picture:</b> {{ one.different }}.</p>
     <div class="deeds" role="group" aria-label="Do with it">
@@ -66,7 +73,10 @@ watch(
       <button type="button" title="Swap its fabrics (S)" @click="emit('swap')"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M4 8 H19 M15 4 L19 8 L15 12 M20 16 H5 M9 12 L5 16 L9 20" /></svg>Swap</button>
       <button type="button" title="Back to a plain patch (Delete)" @click="emit('clear')"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M5 5 H19 V19 H5Z" /></svg>Clear</button>
     </div>
-    <button v-if="here?.kind === 'grid'" type="button" class="into" title="E" @click="emit('open')">Open the small grid</button>
+    <div v-if="one?.corners" class="corners" role="group" aria-label="Flipped corners">
+      <label v-for="[corner, words] in corners" :key="corner">{{ words }} <input :value="one.corners[corner] ?? ''" placeholder="none" :aria-label="`${words}, finished leg`" @change="emit('corner', corner, ($event.target as HTMLInputElement).value.trim())" /></label>
+    </div>
+    <button v-if="here?.kind === 'grid'" type="button" class="link-button" title="E" @click="emit('open')">Open the small grid</button>
     <div v-if="pair && pair.side" class="twice">
       <h3>Look twice</h3>
       <p class="soft">Sewn along its {{ pair.side }} edge, both look the same there.</p>
@@ -100,20 +110,10 @@ watch(
   border-left: 4px solid var(--brick);
 }
 
-.warning button,
-.into {
-  min-height: 44px;
-  padding: 0 14px 0 0;
-  border: 0;
-  background: none;
-  color: var(--thread);
-  text-align: left;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
-
 .warning .main {
+  min-height: 44px;
+  border: 0;
+  cursor: pointer;
   margin-right: 14px;
   padding: 0 16px;
   border-radius: 6px;
@@ -156,6 +156,20 @@ watch(
   fill: none;
   stroke: var(--ink);
   stroke-width: 2;
+}
+
+.corners {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px 12px;
+}
+
+.corners label {
+  font-size: 15px;
+}
+
+.corners input {
+  width: 100%;
 }
 
 h3 {

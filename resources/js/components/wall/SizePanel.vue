@@ -67,11 +67,6 @@ form {
 
 input {
   width: 74px;
-  min-height: 44px;
-  padding: 4px 8px;
-  border: 1px solid #8b949a;
-  border-radius: 6px;
-  font: inherit;
 }
 
 .wide {

@@ -29,19 +29,33 @@ const face = computed(() => props.wall.face)
 const unit = computed(() => Math.max(face.value.width, face.value.height) / 640)
 const fills = computed(() => new Map(face.value.fabrics.map((fabric) => [fabric.key, fabric.swatch ? `url(#cloth-${fabric.swatch})` : fabric.color])))
 const patches = computed(() => new Map(face.value.patches.map((patch) => [patch.id, patch])))
+/** All patches of a fabric in one path: a large block stays quick to draw anew. */
+const cloths = computed(() => {
+  const paths = new Map<string, string>()
+  face.value.patches.forEach((patch) => paths.set(patch.fabric, `${paths.get(patch.fabric) ?? ''}M${pointsText(patch.points)}Z`))
+  return [...paths.entries()].map(([fabric, path]) => ({ fabric, path }))
+})
 const swatches = computed(() => face.value.fabrics.filter((fabric) => fabric.swatch !== null))
 const sums = (lines: { width: number }[]) => lines.reduce<number[]>((all, line) => [...all, (all.at(-1) ?? 0) + line.width], [0])
 const xs = computed(() => sums(props.wall.columns))
 const ys = computed(() => sums(props.wall.rows))
 const inLookTwice = computed(() => new Set(props.lookTwice.map(String)))
-const bothHands = computed(() => props.wall.hands.length > 0)
 
 const boxes = computed(() =>
   props.wall.cells.map((cell) => {
     const [left, top] = [xs.value[cell.column - 1] ?? 0, ys.value[cell.row - 1] ?? 0]
-    return { cell, left, top, width: (xs.value[cell.column + cell.columnSpan - 1] ?? 0) - left, height: (ys.value[cell.row + cell.rowSpan - 1] ?? 0) - top }
+    return { key: `${cell.row}.${cell.column}`, cell, spoken: spoken(cell), left, top, width: (xs.value[cell.column + cell.columnSpan - 1] ?? 0) - left, height: (ys.value[cell.row + cell.rowSpan - 1] ?? 0) - top }
   }),
 )
+/** Marks shrink with the smallest cell; where it is tiny, only what is wrong is marked. */
+const mark = computed(() => Math.min(1, ...boxes.value.map((box) => Math.min(box.width, box.height) / unit.value / 62)) * unit.value)
+const isTiny = computed(() => mark.value < unit.value * 0.55)
+const marked = computed(() => ({
+  different: boxes.value.filter((box) => box.cell.different),
+  odd: boxes.value.filter((box) => box.cell.odd && !box.cell.odd.isMeant),
+  twice: boxes.value.filter((box) => !isTiny.value && inLookTwice.value.has(String([box.cell.row, box.cell.column]))),
+  hand: boxes.value.filter((box) => !isTiny.value && box.cell.hand),
+}))
 const rows = computed(() => {
   const byRow = new Map<number, typeof boxes.value>()
   boxes.value.forEach((box) => byRow.set(box.cell.row, [...(byRow.get(box.cell.row) ?? []), box]))
@@ -53,8 +67,8 @@ const isHere = (cell: WallCell) =>
 const share = (value: number, whole: number) => `${((value / whole) * 100).toFixed(4)}%`
 const ring = computed(() => (props.brushPatch === null ? null : patches.value.get(props.brushPatch)?.points ?? null))
 
-const spoken = (cell: WallCell) =>
-  [
+function spoken(cell: WallCell) {
+  return [
     `Row ${cell.row}, column ${cell.column}: ${cell.name}, ${cell.signature}`,
     cell.hand && `${cell.hand} hand`,
     cell.odd && !cell.odd.isMeant && 'odd one out',
@@ -63,6 +77,7 @@ const spoken = (cell: WallCell) =>
   ]
     .filter(Boolean)
     .join(', ')
+}
 
 /** The focus follows the cursor, but only when it is on the wall already. */
 watch(
@@ -120,10 +135,10 @@ function drag(event: PointerEvent) {
 <template>
   <div class="wall-grid" :style="{ '--ratio': face.width / face.height }">
     <div class="ruler across" aria-hidden="true">
-      <span v-for="mark in rulerMarks(face.width).marks" :key="mark" :style="{ left: share(mark, face.width) }">{{ mark }}</span>
+      <span v-for="inch in rulerMarks(face.width).marks" :key="inch" :style="{ left: share(inch, face.width) }">{{ inch }}</span>
     </div>
     <div class="ruler down" aria-hidden="true">
-      <span v-for="mark in rulerMarks(face.height).marks" :key="mark" :style="{ top: share(mark, face.height) }">{{ mark }}</span>
+      <span v-for="inch in rulerMarks(face.height).marks" :key="inch" :style="{ top: share(inch, face.height) }">{{ inch }}</span>
     </div>
     <div class="handles across" role="group" aria-label="Columns">
       <button v-for="(column, i) in wall.columns" :key="i" type="button" :class="{ chosen: line?.axis === 'columns' && line.number === i + 1 }" :style="{ left: share(xs[i] ?? 0, face.width), width: share(column.width, face.width) }" :aria-label="`Column ${i + 1}, ${column.size} ${face.units}`" :title="`Column ${i + 1}: ${column.size} ${face.units}`" @click="emit('line', 'columns', i + 1)" />
@@ -138,21 +153,19 @@ function drag(event: PointerEvent) {
             <image :href="swatchAddress(fabric.swatch ?? '')" :width="unit * 120" :height="unit * 120" preserveAspectRatio="none" />
           </pattern>
         </defs>
-        <polygon v-for="patch in face.patches" :key="patch.id" :points="pointsText(patch.points)" :fill="fills.get(patch.fabric)" :stroke="fills.get(patch.fabric)" :stroke-width="unit * 0.6" />
+        <path v-for="cloth in cloths" :key="cloth.fabric" :data-fabric="cloth.fabric" :d="cloth.path" :fill="fills.get(cloth.fabric)" :stroke="fills.get(cloth.fabric)" :stroke-width="unit * 0.6" />
       </svg>
       <svg class="marks" :viewBox="`0 0 ${face.width} ${face.height}`" aria-hidden="true">
         <path class="lines" :d="boxes.map((box) => `M${box.left} ${box.top}h${box.width}v${box.height}h${-box.width}z`).join('')" :stroke-width="unit" />
-        <g v-for="box in boxes" :key="`${box.cell.row}.${box.cell.column}`">
-          <rect v-if="box.cell.different" class="different" :x="box.left + unit * 5" :y="box.top + unit * 5" :width="box.width - unit * 10" :height="box.height - unit * 10" :stroke-width="unit * 4" :stroke-dasharray="`${unit * 10} ${unit * 6}`" />
-          <g v-if="box.cell.odd && !box.cell.odd.isMeant" class="odd" :transform="`translate(${box.left + box.width / 2} ${box.top + box.height / 2}) scale(${unit})`">
-            <circle r="17" /><path d="M-7 4 A8 8 0 1 1 5 7 M8 1 L5 8 L-2 6" />
-          </g>
-          <g v-if="inLookTwice.has(String([box.cell.row, box.cell.column]))" class="twice" :transform="`translate(${box.left + box.width - unit * 15} ${box.top + unit * 13}) scale(${unit})`">
-            <path class="ground" d="M-11 0 C-6 -8 6 -8 11 0 C6 8 -6 8 -11 0Z" /><circle r="3" />
-          </g>
-          <g v-if="bothHands && box.cell.hand" class="hand" :transform="`translate(${box.left + unit * 14} ${box.top + box.height - unit * 14}) scale(${unit})`">
-            <rect x="-10" y="-10" width="20" height="20" rx="4" /><text y="5.5" text-anchor="middle">{{ box.cell.hand === 'left' ? 'L' : 'R' }}</text>
-          </g>
+        <rect v-for="box in marked.different" :key="box.key" class="different" :x="box.left + unit * 5" :y="box.top + unit * 5" :width="box.width - unit * 10" :height="box.height - unit * 10" :stroke-width="unit * 4" :stroke-dasharray="`${unit * 10} ${unit * 6}`" />
+        <g v-for="box in marked.odd" :key="box.key" class="odd" :transform="`translate(${box.left + box.width / 2} ${box.top + box.height / 2}) scale(${mark * (isTiny ? 1.6 : 1)})`">
+          <circle r="17" /><path d="M-7 4 A8 8 0 1 1 5 7 M8 1 L5 8 L-2 6" />
+        </g>
+        <g v-for="box in marked.twice" :key="box.key" class="twice" :transform="`translate(${box.left + box.width - mark * 15} ${box.top + mark * 13}) scale(${mark})`">
+          <path class="ground" d="M-11 0 C-6 -8 6 -8 11 0 C6 8 -6 8 -11 0Z" /><circle r="3" />
+        </g>
+        <g v-for="box in marked.hand" :key="box.key" class="hand" :transform="`translate(${box.left + mark * 14} ${box.top + box.height - mark * 14}) scale(${mark})`">
+          <rect x="-10" y="-10" width="20" height="20" rx="4" /><text y="5.5" text-anchor="middle">{{ box.cell.hand === 'left' ? 'L' : 'R' }}</text>
         </g>
         <polygon v-if="ring" class="brush-ring" :points="pointsText(ring)" :stroke-width="unit * 5" />
       </svg>
@@ -163,9 +176,9 @@ function drag(event: PointerEvent) {
             :key="box.cell.column"
             role="gridcell"
             :tabindex="isHere(box.cell) ? 0 : -1"
-            :aria-selected="chosen.has(`${box.cell.row}.${box.cell.column}`)"
-            :aria-label="spoken(box.cell)"
-            :data-cell="`${box.cell.row}.${box.cell.column}`"
+            :aria-selected="chosen.has(box.key)"
+            :aria-label="box.spoken"
+            :data-cell="box.key"
             :data-odd="box.cell.odd && !box.cell.odd.isMeant ? 'odd' : undefined"
             :data-turn="box.cell.turn"
             :data-kind="box.cell.kind"
