@@ -132,7 +132,7 @@ final readonly class WallDocument
      */
     private function cells(OddOnesOut $found, array $counts): array
     {
-        $meant = new MeantSo($this->block->meant);
+        $meant = new MeantSo($this->block->meant, $this->wall->path);
         [$odd, $different, $hands] = [[], $this->differencesByCell(), $this->hands($counts)];
         foreach ($found->odd as $one) {
             $odd[$one->cell->row][$one->cell->column] = $one;

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 final class History
 {
     /** What a change may touch, and an undo puts back. */
-    private const STATE = ['name', 'document', 'locks', 'two_piles', 'steps_done', 'meant', 'swatches'];
+    private const STATE = ['name', 'document', 'locks', 'two_piles', 'steps_done', 'meant', 'swatches', 'picture'];
 
     /**
      * Saves the changes and remembers them, in one transaction.

@@ -24,7 +24,7 @@ final readonly class MeantController
     {
         $places = (new EditFields($request->json()->all()))->places();
         $wall = $this->walls->open($block, Walls::pathOf($request));
-        $meant = new MeantSo($block->meant);
+        $meant = new MeantSo($block->meant, $wall->path);
         foreach (Face::of($wall->opened())->whole->parts as $unit) {
             if ($unit instanceof PlacedUnit && in_array([$unit->cell->row, $unit->cell->column], $places, true)) {
                 $meant = $meant->with($unit);

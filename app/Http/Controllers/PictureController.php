@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
+use App\Wall\History;
 use App\Wall\Walls;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -17,17 +18,17 @@ final readonly class PictureController
 
     public function store(Request $request, ShelfBlock $block): JsonResponse
     {
-        return $this->kept($request, $block, $block->document);
+        return $this->kept($request, $block, $block->document, 'Freeze the picture');
     }
 
     public function destroy(Request $request, ShelfBlock $block): JsonResponse
     {
-        return $this->kept($request, $block, null);
+        return $this->kept($request, $block, null, 'Drop the picture');
     }
 
-    private function kept(Request $request, ShelfBlock $block, ?string $picture): JsonResponse
+    private function kept(Request $request, ShelfBlock $block, ?string $picture, string $words): JsonResponse
     {
-        $block->saveOver(SeenVersion::of($request), ['picture' => $picture]);
+        History::record($block, SeenVersion::of($request), $words, ['picture' => $picture]);
 
         return new JsonResponse($this->walls->shown($block, $this->walls->open($block, Walls::pathOf($request))));
     }
