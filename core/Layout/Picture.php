@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Layout;
 
+use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Geometry\ConvexPolygon;
@@ -35,28 +36,44 @@ final readonly class Picture
     /** @throws NumberOutOfReach when the cell's proportions have no small common step */
     public static function of(PlacedUnit $unit): self
     {
-        $corner = $unit->outline->corner();
-        [$width, $height] = self::size($unit);
-        $common = $steps = self::greatestCommonDivisor($width * $height, 0);
-        $patches = [];
-        foreach ($unit->patches() as $patch) {
+        return self::ofPatches(array_map(static fn (Patch $patch): array => [
+            $patch->fabric->key,
+            array_map(static fn (Point $point): array => [$point->x, $point->y], $patch->outline->points),
+        ], $unit->patches()));
+    }
+
+    /**
+     * @param list<array{string, non-empty-list<array{int, int}>}> $patches fabric key and corners, clockwise, that fill a rectangle
+     *
+     * @throws NumberOutOfReach
+     */
+    public static function ofPatches(array $patches): self
+    {
+        $xs = array_merge(...array_map(static fn (array $patch): array => array_column($patch[1], 0), $patches)) ?: [0];
+        $ys = array_merge(...array_map(static fn (array $patch): array => array_column($patch[1], 1), $patches)) ?: [0];
+        [$left, $top, $width, $height] = [min($xs), min($ys), max($xs) - min($xs), max($ys) - min($ys)];
+        $common = $steps = $width * $height;
+        $stretched = [];
+        foreach ($patches as [$fabric, $corners]) {
             $places = [];
-            foreach ($patch->outline->points as $point) {
-                $place = [($point->x - $corner->x) * $height, ($point->y - $corner->y) * $width];
+            foreach ($corners as [$x, $y]) {
+                $place = [($x - $left) * $height, ($y - $top) * $width];
                 $common = self::greatestCommonDivisor(self::greatestCommonDivisor($common, $place[0]), $place[1]);
                 $places[] = $place;
             }
-            $patches[] = [$patch->fabric->key, $places];
+            $stretched[] = [$fabric, $places];
+        }
+        if ($stretched === [] || $common === 0) {
+            throw new \LogicException('A picture has at least one patch.');
         }
         if (intdiv($steps, $common) > self::LARGEST_SIDE) {
             throw NumberOutOfReach::inArithmetic();
         }
-        $reduced = array_map(static fn (array $patch): array => [
+
+        return new self(intdiv($steps, $common), array_map(static fn (array $patch): array => [
             $patch[0],
             array_map(static fn (array $place): array => [intdiv($place[0], $common), intdiv($place[1], $common)], $patch[1]),
-        ], $patches);
-
-        return $reduced === [] ? throw new \LogicException('A unit has at least one patch.') : new self(intdiv($steps, $common), $reduced);
+        ], $stretched));
     }
 
     /** The picture flipped left to right if asked, then turned. */
@@ -181,18 +198,6 @@ final readonly class Picture
         sort($texts);
 
         return implode("\n", $texts);
-    }
-
-    /** @return array{int, int} width and height of the unit's cell in lattice steps */
-    private static function size(PlacedUnit $unit): array
-    {
-        $points = $unit->outline->points;
-        $corner = $unit->outline->corner();
-
-        return [
-            max(array_map(static fn (Point $point): int => $point->x, $points)) - $corner->x,
-            max(array_map(static fn (Point $point): int => $point->y, $points)) - $corner->y,
-        ];
     }
 
     private static function greatestCommonDivisor(int $a, int $b): int

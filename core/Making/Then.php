@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Making;
+
+/** What is done with a piece right after it is cut. */
+enum Then: string
+{
+    case None = 'none';
+    case Once = 'cut once corner to corner';
+    case Twice = 'cut twice corner to corner';
+
+    /** How many pieces it becomes. */
+    public function pieces(): int
+    {
+        return match ($this) {
+            self::None => 1,
+            self::Once => 2,
+            self::Twice => 4,
+        };
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Making;
+
+/** A way to make a unit: what is cut, what is done with it, and what one batch gives. */
+final readonly class Way
+{
+    /**
+     * @param string       $key          "two-at-a-time"
+     * @param string       $words        as a quilter says it
+     * @param list<Piece>  $pieces       that one batch takes
+     * @param int          $own          units of the wanted hand in a batch
+     * @param int          $other        units of the other hand
+     * @param bool         $isEitherHand whether the quilter chooses the hand as she sews, one unit at a time
+     * @param int          $seams        sewn for one batch
+     * @param bool         $isOuterBias  whether the unit's outer edges end on the bias
+     * @param list<string> $steps        place, mark, sew, cut, open, press, square up: a few words each
+     * @param string       $note         what to know before choosing it
+     */
+    public function __construct(
+        public string $key,
+        public string $words,
+        public array $pieces,
+        public int $own,
+        public int $other,
+        public bool $isEitherHand,
+        public int $seams,
+        public bool $isOuterBias,
+        public array $steps,
+        public string $note = '',
+    ) {}
+
+    /** How many batches give the wanted units of each hand; null when this way never makes one of them. */
+    public function batches(int $need, int $mirrored): ?int
+    {
+        if ($this->isEitherHand) {
+            return intdiv($need + $mirrored + $this->own - 1, $this->own);
+        }
+        $batches = 0;
+        foreach ([[$need, $this->own], [$mirrored, $this->other]] as [$wanted, $made]) {
+            if ($wanted > 0 && $made === 0) {
+                return null;
+            }
+            $batches = max($batches, $made === 0 ? 0 : intdiv($wanted + $made - 1, $made));
+        }
+
+        return $batches;
+    }
+}
