@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BlockController;
 use App\Http\Controllers\BlockFileController;
+use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\ImpostorController;
 use App\Http\Controllers\LockController;
 use App\Http\Controllers\MeantController;
@@ -42,6 +43,9 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::put('locks/{join}', [LockController::class, 'store'])->whereNumber('join');
     Route::delete('locks/{join}', [LockController::class, 'destroy'])->whereNumber('join');
     Route::delete('locks', [LockController::class, 'destroyAll']);
+    Route::get('cutting', [CuttingController::class, 'show']);
+    Route::put('cutting', [CuttingController::class, 'choose']);
+    Route::put('cutting/done', [CuttingController::class, 'tick']);
     Route::put('rest', RestController::class);
     Route::get('wall', [WallController::class, 'show']);
     Route::post('edits', [WallController::class, 'edit']);

@@ -34,6 +34,8 @@ use KeenSeam\Core\Pressing\RestOfSeams;
  * @property list<string>                $meant       odd cells that are meant to be so, each with what it shows
  * @property array<string, string>       $swatches    hash of a picture of the cloth, by fabric key
  * @property int                         $edit_number of the change to the layout that was made last, see History
+ * @property array<string, mixed>        $cutting     how she wants it cut, see CuttingChoices
+ * @property list<string>                $cut_done    pieces and units that lie ready
  */
 final class ShelfBlock extends Model
 {
@@ -50,6 +52,8 @@ final class ShelfBlock extends Model
         'equal_parts' => EqualParts::class,
         'steps_done' => 'array',
         'meant' => 'array',
+        'cutting' => 'array',
+        'cut_done' => 'array',
         'swatches' => 'array',
         'edit_number' => 'integer',
         'version' => 'integer',

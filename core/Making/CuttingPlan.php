@@ -109,7 +109,7 @@ final readonly class CuttingPlan
         foreach ($ways as $way) {
             $batches = $way->batches($unit->need, $unit->mirrored);
             if ($batches !== null) {
-                $possible[] = new MadeUnit($unit, $way, $ways, $batches, self::cloth($way, $batches, $marks));
+                $possible[] = new MadeUnit($unit, $way, $ways, $batches, self::clothFor($way, $batches, $marks));
             }
         }
         $chosen = $question->ways[$unit->label] ?? null;
@@ -145,7 +145,8 @@ final readonly class CuttingPlan
         };
     }
 
-    private static function cloth(Way $way, int $batches, int $marks): Fraction
+    /** Area cut for so many batches, in square inches or millimetres. */
+    public static function clothFor(Way $way, int $batches, int $marks): Fraction
     {
         $area = Fraction::zero();
         foreach ($way->pieces as $piece) {

@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import CutScreen from './screens/CutScreen.vue'
 import MachineScreen from './screens/MachineScreen.vue'
 import OrderScreen from './screens/OrderScreen.vue'
 import PressScreen from './screens/PressScreen.vue'
@@ -12,6 +13,7 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'shelf', component: ShelfScreen },
     { path: '/blocks/:block(\\d+)/wall', name: 'wall', component: WallScreen, props: blockProp },
+    { path: '/blocks/:block(\\d+)/cut', name: 'cut', component: CutScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/order', name: 'order', component: OrderScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/press', name: 'press', component: PressScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/machine', name: 'machine', component: MachineScreen, props: blockProp },

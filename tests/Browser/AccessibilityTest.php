@@ -15,6 +15,7 @@ final class AccessibilityTest extends BrowserTestCase
         return [
             'shelf' => ['/', '.blocks'],
             'wall' => ['/blocks/3/wall', '.figures'],
+            'cut and make' => ['/blocks/3/cut', '.unit-card'],
             'order' => ['/blocks/3/order', '.orders'],
             'press' => ['/blocks/3/press', '.side .choice, .seam.chosen'],
             'machine' => ['/blocks/3/machine', 'h1, h2'],

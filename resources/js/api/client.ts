@@ -1,4 +1,4 @@
-import type { LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, WallEdit, WallFigures, WallPlace, WallShown } from './types'
+import type { CuttingChoices, CuttingShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, WallEdit, WallFigures, WallPlace, WallShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -89,6 +89,14 @@ export const giveSwatch = (block: number, version: number, path: string, fabric:
 
 export const takeSwatch = (block: number, version: number, path: string, fabric: string) =>
   ask<WallShown>('DELETE', `/blocks/${block}/fabrics/${encodeURIComponent(fabric)}/swatch?path=${path}`, { version })
+
+export const cutting = (block: number) => ask<CuttingShown>('GET', `/blocks/${block}/cutting`)
+
+export const chooseCutting = (block: number, version: number, choices: Partial<CuttingChoices>) =>
+  ask<CuttingShown>('PUT', `/blocks/${block}/cutting`, { version, json: choices })
+
+export const tickCut = (block: number, version: number, name: string, isDone: boolean) =>
+  ask<CuttingShown>('PUT', `/blocks/${block}/cutting/done`, { version, json: { name, isDone } })
 
 export const swatchAddress = (name: string) => `/api/swatches/${name}`
 

@@ -328,3 +328,93 @@ export type WallEdit =
   | { do: 'allowance'; size: string }
   | { do: 'fabric'; key?: string; name: string; color: string; value?: FabricShown['value'] }
   | { do: 'remove-fabric'; key: string; instead?: string }
+
+export interface WayPiece {
+  fabric: string
+  exact: string
+  oversize: string
+  count: number
+  /** How it is cut on, '' when it stays whole. */
+  then: string
+}
+
+export interface WayShown {
+  key: string
+  words: string
+  /** Null when this way never makes a hand that is needed. */
+  batches: number | null
+  spare: number
+  /** Spare ones of the hand that is not wanted. */
+  wrongHand: number
+  seams: number
+  isOuterBias: boolean
+  /** Area cut, in square inches or millimetres. */
+  cloth: number
+  pieces: WayPiece[]
+  steps: string[]
+  note: string
+}
+
+export interface UnitToMake {
+  class: string
+  unit: string
+  name: string
+  finished: [string, string]
+  unfinished: [string, string]
+  need: number
+  mirrored: number
+  method: string
+  batches: number
+  makes: number
+  spare: number
+  look_alike: string[]
+  patches: UnitPicture[]
+  halves: [string, string]
+  ways: WayShown[]
+  isOversize: boolean
+  isDone: boolean
+}
+
+export interface CutShown {
+  name: string
+  letter: string
+  fabric: string
+  shape: string
+  size: string
+  count: number
+  then: string
+  for: string[]
+  isDone: boolean
+}
+
+export interface FabricPacked {
+  fabric: string
+  length: string
+  buy: string
+  isProved: boolean
+  bound: string
+  width: number
+  strips: { height: number; text: string; pieces: { letter: string; width: number; height: number }[] }[]
+}
+
+export interface CuttingChoices {
+  blocks: number
+  preference: string
+  ways: Record<string, string>
+  isOversize: Record<string, boolean>
+  width: string | null
+  marks: number | null
+}
+
+export interface CuttingShown {
+  block: { id: number; name: string; version: number }
+  choices: CuttingChoices
+  preferences: { preference: string; words: string }[]
+  width: string
+  face: FaceShown
+  units: UnitToMake[]
+  cuts: CutShown[]
+  /** Letters of stacks that are easily mixed up. */
+  mixedUp: [string, string][]
+  fabric: FabricPacked[]
+}

@@ -133,14 +133,31 @@ li.here .knot {
 
   ol {
     display: flex;
-    gap: 40px;
+    gap: 26px;
     margin-left: auto;
   }
 
+  .wordmark,
+  .word {
+    white-space: nowrap;
+  }
+
+  li a {
+    grid-template-columns: 27px 1fr;
+  }
+
+  .knot {
+    margin-left: 4px;
+  }
+
+  li:not(.here) .note {
+    display: none;
+  }
+
   li + li::before {
-    left: -34px;
-    top: 50%;
-    width: 34px;
+    left: -24px;
+    top: calc(50% - 2px);
+    width: 22px;
     height: 0;
     border-left: 0;
     border-top: 4px dashed var(--thread-rest);

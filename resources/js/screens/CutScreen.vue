@@ -1,0 +1,269 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { ElButton } from 'element-plus/es/components/button/index'
+import 'element-plus/es/components/button/style/css'
+import * as api from '@/api/client'
+import type { CuttingChoices, CuttingShown } from '@/api/types'
+import StripPicture from '@/components/cutting/StripPicture.vue'
+import UnitCard from '@/components/cutting/UnitCard.vue'
+import ProblemNote from '@/components/ProblemNote.vue'
+import StationRail from '@/components/StationRail.vue'
+import { useStations } from '@/composables/useStations'
+import FractionText from '@/drawing/FractionText.vue'
+import { counted } from '@/drawing/words'
+import { usePressStore } from '@/stores/press'
+
+const props = defineProps<{ block: number }>()
+
+const press = usePressStore()
+const shown = shallowRef<CuttingShown | null>(null)
+const problem = ref<string | null>(null)
+const waiting = ref(0)
+let last: Promise<void> = Promise.resolve()
+
+watch(
+  () => props.block,
+  async (block) => {
+    await told(async () => {
+      shown.value = await api.cutting(block)
+    })
+    await press.open(block)
+    press.problem = null
+  },
+  { immediate: true },
+)
+
+const stations = useStations(computed(() => press.shown), computed(() => press.shown?.order))
+const fabrics = computed(() => new Map((shown.value?.face.fabrics ?? []).map((fabric) => [fabric.key, fabric])))
+const done = computed(() => shown.value?.cuts.filter((cut) => cut.isDone).length ?? 0)
+const spares = computed(() => (shown.value?.units ?? []).filter((unit) => unit.spare > 0))
+
+const choose = (choices: Partial<CuttingChoices>) => change((block, version) => api.chooseCutting(block, version, choices))
+const tick = (name: string, isDone: boolean) => change((block, version) => api.tickCut(block, version, name, isDone))
+
+/** One after the other, each over the version the one before it made. */
+function change(ask: (block: number, version: number) => Promise<CuttingShown>) {
+  waiting.value += 1
+  last = last.then(async () => {
+    const now = shown.value
+    if (now !== null) {
+      await told(async () => {
+        shown.value = await ask(now.block.id, now.block.version)
+      })
+    }
+    waiting.value -= 1
+  })
+  return last
+}
+
+async function told(work: () => Promise<void>) {
+  problem.value = null
+  try {
+    await work()
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
+}
+
+async function load() {
+  await told(async () => {
+    shown.value = await api.cutting(props.block)
+  })
+}
+</script>
+
+<template>
+  <div class="cut-screen">
+    <StationRail :stations="stations" :block="block" here="cut" />
+    <main v-if="shown">
+      <header>
+        <div>
+          <h1>{{ shown.block.name }}</h1>
+          <p class="soft">Cut and make · {{ done }} of {{ counted(shown.cuts.length, 'stack') }} cut</p>
+        </div>
+        <label>Blocks <input type="number" min="1" max="400" :value="shown.choices.blocks" @change="choose({ blocks: Number(($event.target as HTMLInputElement).value) })" /></label>
+        <label>What counts most
+          <select :value="shown.choices.preference" @change="choose({ preference: ($event.target as HTMLSelectElement).value, ways: {} })">
+            <option v-for="one in shown.preferences" :key="one.preference" :value="one.preference">{{ one.words }}</option>
+          </select>
+        </label>
+        <label>Fabric width <input :value="shown.width" @change="choose({ width: ($event.target as HTMLInputElement).value })" /></label>
+        <label>Ruler
+          <select :value="shown.choices.marks ?? (shown.face.units === 'in' ? 8 : 1)" @change="choose({ marks: Number(($event.target as HTMLSelectElement).value) })">
+            <template v-if="shown.face.units === 'in'"><option :value="8">to 1/8 in</option><option :value="16">to 1/16 in</option></template>
+            <template v-else><option :value="1">to 1 mm</option><option :value="2">to 0.5 mm</option></template>
+          </select>
+        </label>
+        <p class="saved soft" role="status">{{ problem ? 'Not saved' : waiting > 0 ? 'Saving' : 'Saved' }}</p>
+      </header>
+      <ProblemNote v-if="problem" :text="problem" @close="problem = null"><ElButton @click="load">Load it again</ElButton></ProblemNote>
+      <div class="table">
+        <section class="cuts" aria-label="Cutting list">
+          <h2>Cut</h2>
+          <p class="caution">Close the blade when you put it down; cut away from yourself, fingers behind the ruler's edge. Starch what gets bias edges before you cut it, and air the room.</p>
+          <p v-for="pair in shown.mixedUp" :key="pair.join()" class="warn">Stacks <b>{{ pair[0] }}</b> and <b>{{ pair[1] }}</b> are nearly the same size: keep them apart.</p>
+          <template v-for="packed in shown.fabric" :key="packed.fabric">
+            <h3><span class="cloth" :style="{ background: fabrics.get(packed.fabric)?.color }" />{{ fabrics.get(packed.fabric)?.name }} <span class="soft">buy <FractionText :text="packed.buy" /></span></h3>
+            <ul>
+              <li v-for="cut in shown.cuts.filter((one) => one.fabric === packed.fabric)" :key="cut.name" :class="{ done: cut.isDone }">
+                <label>
+                  <input type="checkbox" :checked="cut.isDone" @change="tick(cut.name, ($event.target as HTMLInputElement).checked)" />
+                  <span class="letter">{{ cut.letter }}</span>
+                  <span><b>{{ cut.count }}</b> {{ counted(cut.count, cut.shape).replace(/^\d+ /, '') }} <b><FractionText :text="cut.size" /></b><template v-if="cut.then">, {{ cut.then }}</template> <span class="soft">for {{ cut.for.join(', ') }}</span></span>
+                </label>
+              </li>
+            </ul>
+            <StripPicture :packed="packed" :color="fabrics.get(packed.fabric)?.color ?? '#fff'" :name="fabrics.get(packed.fabric)?.name ?? ''" />
+            <p class="soft strip-note">{{ counted(packed.strips.length, 'strip') }} across the width: <template v-for="(strip, i) in packed.strips" :key="i"><template v-if="i > 0">, </template><FractionText :text="strip.text" /></template> {{ shown.face.units }}. <template v-if="!packed.isProved">At least <FractionText :text="packed.bound" /> would be needed.</template></p>
+          </template>
+          <p v-if="spares.length > 0" class="spares">Left over: <template v-for="(unit, i) in spares" :key="unit.class"><template v-if="i > 0">, </template><b>{{ unit.spare }}</b> {{ unit.name }} ({{ unit.class }})</template>.</p>
+        </section>
+        <section class="units" aria-label="Units to make">
+          <h2>Make</h2>
+          <p class="caution">Iron: hot plate and steam; never leave it face down, and press up and down without sliding. Take pins out as the needle comes to them. Sew one unit first and measure it, then the rest.</p>
+          <div class="cards">
+            <UnitCard
+              v-for="unit in shown.units"
+              :key="unit.class"
+              :unit="unit"
+              :fabrics="shown.face.fabrics"
+              :units="shown.face.units"
+              @way="choose({ ways: { ...shown.choices.ways, [unit.class]: $event } })"
+              @oversize="choose({ isOversize: { ...shown.choices.isOversize, [unit.class]: $event } })"
+              @done="tick(`unit ${unit.class}`, $event)"
+            />
+          </div>
+          <p v-if="shown.units.length === 0" class="soft">Only plain patches here: cut them and go on to the order of sewing.</p>
+        </section>
+      </div>
+    </main>
+    <main v-else class="waiting">
+      <ProblemNote v-if="problem" :text="problem" @close="problem = null"><ElButton @click="load">Try again</ElButton></ProblemNote>
+      <p v-else class="soft" role="status">Measuring what to cut</p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.cut-screen {
+  display: grid;
+  grid-template-columns: 150px minmax(0, 1fr);
+  min-height: 100%;
+}
+
+main {
+  padding: 12px 24px 24px;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 8px 18px;
+  padding-bottom: 12px;
+}
+
+header > div {
+  margin-right: auto;
+}
+
+header label {
+  display: grid;
+  font-size: 15px;
+}
+
+header input {
+  width: 84px;
+}
+
+.table {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
+  gap: 32px;
+}
+
+.caution {
+  padding: 4px 0 8px;
+  font-size: 15px;
+}
+
+h3 {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding-top: 14px;
+  font-size: 18px;
+}
+
+h3 .soft {
+  margin-left: auto;
+  font-weight: 400;
+}
+
+.cloth {
+  width: 24px;
+  height: 24px;
+  border: 1px solid var(--hair);
+  border-radius: 4px;
+}
+
+.cuts li label {
+  display: grid;
+  grid-template-columns: 30px 34px 1fr;
+  align-items: center;
+  min-height: 44px;
+  font-size: 18px;
+  border-top: 1px solid var(--hair);
+}
+
+.cuts li input {
+  width: 24px;
+  min-height: 24px;
+  height: 24px;
+  margin: 0;
+  accent-color: var(--thread);
+}
+
+.cuts li.done span {
+  color: var(--soft);
+}
+
+.letter {
+  font-size: 22px;
+  font-weight: 700;
+}
+
+.strip-note {
+  font-size: 15px;
+}
+
+.spares {
+  padding-top: 14px;
+  font-size: 18px;
+}
+
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+  gap: 20px 28px;
+}
+
+.warn {
+  padding-left: 12px;
+  border-left: 4px solid var(--brick);
+}
+
+.waiting {
+  padding: 40px;
+}
+
+@media (max-width: 900px) {
+  .cut-screen {
+    display: block;
+  }
+
+  .table {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
