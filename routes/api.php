@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\BlockController;
 use App\Http\Controllers\BlockFileController;
 use App\Http\Controllers\CuttingController;
+use App\Http\Controllers\CuttingQuestionController;
 use App\Http\Controllers\ImpostorController;
 use App\Http\Controllers\LockController;
 use App\Http\Controllers\MeantController;
@@ -45,6 +46,10 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::delete('locks', [LockController::class, 'destroyAll']);
     Route::get('cutting', [CuttingController::class, 'show']);
     Route::put('cutting', [CuttingController::class, 'choose']);
+    Route::get('cutting/largest', [CuttingQuestionController::class, 'largest']);
+    Route::get('cutting/sizes', [CuttingQuestionController::class, 'sizes']);
+    Route::get('cutting/precut', [CuttingQuestionController::class, 'precut']);
+    Route::post('cutting/pattern', [CuttingQuestionController::class, 'pattern']);
     Route::put('cutting/done', [CuttingController::class, 'tick']);
     Route::put('rest', RestController::class);
     Route::get('wall', [WallController::class, 'show']);

@@ -13,6 +13,7 @@ use KeenSeam\Core\Making\MadeUnit;
 use KeenSeam\Core\Making\Packing;
 use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Preference;
+use KeenSeam\Core\Making\SquaringUp;
 use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Making\Way;
 use KeenSeam\Core\Measure\Fraction;
@@ -77,6 +78,7 @@ final readonly class CuttingDocument
             'name' => $count === 1 ? $unit->unit->name() : $unit->unit->plural(),
             'patches' => array_map(static fn (array $patch): array => ['fabric' => $patch[0], 'points' => $patch[1]], $unit->picture->toShares()),
             'halves' => $this->halves($made),
+            'ruler' => $this->ruler($made),
             'ways' => array_map(fn (Way $way): array => $this->way($way, $made), $made->ways),
             'isOversize' => $this->choices->isOversize[$unit->label] ?? false,
             'isDone' => in_array('unit '.$unit->label, $this->block->cut_done, true),
@@ -109,6 +111,23 @@ final readonly class CuttingDocument
             ], $way->pieces),
             'steps' => $way->steps,
             'note' => $way->note,
+            'bonus' => $way->bonus,
+        ];
+    }
+
+    /** @return array<string, mixed> the unit with the ruler on it */
+    private function ruler(MadeUnit $made): array
+    {
+        $block = $this->plan->construction->face->block;
+        $ruler = SquaringUp::of($made->unit, $block->seamAllowance->in($block->unit));
+
+        return [
+            'width' => $ruler->width->toFloat(),
+            'height' => $ruler->height->toFloat(),
+            'allowance' => $ruler->allowance->toFloat(),
+            'guides' => $ruler->guides,
+            'tip' => $ruler->tip,
+            'words' => $ruler->words,
         ];
     }
 

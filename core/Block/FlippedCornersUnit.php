@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Block;
 
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
 
 /** A square or rectangle with corners sewn and flipped, each of its own size. */
@@ -80,6 +81,14 @@ final readonly class FlippedCornersUnit implements PieceUnit
             static fn (FlippedCorner $corner, int $i): FlippedCorner => new FlippedCorner($corner->corner, $fabric($corner->fabric, $i + 1), $corner->finishedLeg),
             $this->corners,
             array_keys($this->corners),
+        ), $this->unit, $this->where);
+    }
+
+    public function scaled(Fraction $scale): self
+    {
+        return new self($this->base, array_map(
+            fn (FlippedCorner $corner): FlippedCorner => new FlippedCorner($corner->corner, $corner->fabric, Length::of($corner->finishedLeg->in($this->unit)->times($scale), $this->unit)),
+            $this->corners,
         ), $this->unit, $this->where);
     }
 

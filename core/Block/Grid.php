@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Block;
 
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\LengthUnit;
 
 /** Columns and rows with their relative widths, every place filled by exactly one cell. */
 final readonly class Grid
@@ -62,6 +63,16 @@ final readonly class Grid
     public function withCells(\Closure $change): self
     {
         return new self($this->columns, $this->rows, array_map($change, $this->cells));
+    }
+
+    /** The same grid for a block of another size: sizes that are lengths of their own grow with it. */
+    public function scaled(Fraction $scale, LengthUnit $unit): self
+    {
+        return $this->withCells(static fn (Cell $cell): Cell => match (true) {
+            $cell->unit instanceof GridUnit => $cell->holding(new GridUnit($cell->unit->grid->scaled($scale, $unit))),
+            $cell->unit instanceof FlippedCornersUnit => $cell->holding($cell->unit->scaled($scale)),
+            default => $cell,
+        });
     }
 
     public function cellAt(int $row, int $column): ?Cell

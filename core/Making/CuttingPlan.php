@@ -49,7 +49,7 @@ final readonly class CuttingPlan
         $ways = new Ways($allowance, $block->unit);
         $marks = $question->marksFor($block->unit);
         $units = array_map(static fn (UnitToMake $unit): MadeUnit => self::made($unit, $ways->of($unit), $question, $marks), self::unitsToMake($construction, $question->blocks));
-        $cuts = self::cuts($units, self::plainPieces($construction->face, $ways, $question->blocks), $question, $marks);
+        $cuts = self::cuts($units, self::plainPieces($construction->face, $ways, $question->blocks, self::cutFromStrips($units)), $question, $marks);
 
         return new self($construction, $units, $cuts, self::packed($cuts, $block, $question));
     }
@@ -134,14 +134,15 @@ final readonly class CuttingPlan
         // What is squared up after sewing comes out truest; bias edges and cut triangles stretch.
         $isTrue = array_filter($made->way->pieces, static fn (Piece $piece): bool => $piece->then !== Then::None) === [] && ! $made->way->isOuterBias;
 
+        $isByChoice = $made->way->isByChoice ? 1 : 0;
         // Equal ways stay in the order in which they are offered.
         $isOtherHand = $made->unit->mirrored === 0 && $made->way->other > 0 ? 1 : 0;
 
         return match ($question->preference) {
             // Outer edges stay on the straight grain wherever there is a way.
-            Preference::LeastCloth => [$isOtherHand, $made->way->isOuterBias ? 1 : 0, $cloth],
-            Preference::Accuracy => [$isOtherHand, $isTrue ? 0 : 1, $made->way->isOuterBias ? 1 : 0, $cloth],
-            Preference::FewestCuts => [$isOtherHand, $pieces, $cloth],
+            Preference::LeastCloth => [$isByChoice, $isOtherHand, $made->way->isOuterBias ? 1 : 0, $cloth],
+            Preference::Accuracy => [$isByChoice, $isOtherHand, $isTrue ? 0 : 1, $made->way->isOuterBias ? 1 : 0, $cloth],
+            Preference::FewestCuts => [$isByChoice, $isOtherHand, $pieces, $cloth],
         };
     }
 
@@ -205,11 +206,28 @@ final readonly class CuttingPlan
         return ($number < 26 ? '' : self::letter(intdiv($number, 26) - 1)).chr(ord('a') + $number % 26);
     }
 
-    /** @return list<array{Piece, int}> patches that are a cell by themselves, with how many */
-    private static function plainPieces(Face $face, Ways $ways, int $blocks): array
+    /**
+     * @param list<MadeUnit> $units
+     *
+     * @return list<string> class keys of small grids whose patches come from strips
+     */
+    private static function cutFromStrips(array $units): array
+    {
+        return array_values(array_map(
+            static fn (MadeUnit $made): string => ClassKinship::classKey($made->unit->first),
+            array_filter($units, static fn (MadeUnit $made): bool => $made->way->key === 'strip-sets'),
+        ));
+    }
+
+    /**
+     * @param list<string> $fromStrips
+     *
+     * @return list<array{Piece, int}> patches that are a cell by themselves, with how many
+     */
+    private static function plainPieces(Face $face, Ways $ways, int $blocks, array $fromStrips): array
     {
         $found = [];
-        foreach (self::plainUnits($face->whole) as $unit) {
+        foreach (self::plainUnits($face->whole, $fromStrips) as $unit) {
             [$width, $height] = self::size($unit, $face);
             $piece = $ways->rectangle($unit->patches()[0]->fabric->key, $width, $height);
             $key = implode(' ', [$piece->fabric, $width->toText(), $height->toText()]);
@@ -220,13 +238,17 @@ final readonly class CuttingPlan
         return array_values($found);
     }
 
-    /** @return list<PlacedUnit> */
-    private static function plainUnits(PlacedUnit $unit): array
+    /**
+     * @param list<string> $fromStrips
+     *
+     * @return list<PlacedUnit>
+     */
+    private static function plainUnits(PlacedUnit $unit, array $fromStrips): array
     {
         $plain = [];
         foreach ($unit->parts as $part) {
-            if ($part instanceof PlacedUnit) {
-                array_push($plain, ...(count($part->patches()) === 1 ? [$part] : self::plainUnits($part)));
+            if ($part instanceof PlacedUnit && ($fromStrips === [] || ! in_array(ClassKinship::classKey($part), $fromStrips, true))) {
+                array_push($plain, ...(count($part->patches()) === 1 ? [$part] : self::plainUnits($part, $fromStrips)));
             }
         }
 

@@ -18,6 +18,8 @@ final readonly class Way
      * @param bool         $isOuterBias  whether the unit's outer edges end on the bias
      * @param list<string> $steps        place, mark, sew, cut, open, press, square up: a few words each
      * @param string       $note         what to know before choosing it
+     * @param bool         $isByChoice   whether it is only taken when the quilter asks for it: other seams, or paper
+     * @param string       $bonus        small units that come out of the waste of each unit, if it is sewn first
      */
     public function __construct(
         public string $key,
@@ -30,6 +32,8 @@ final readonly class Way
         public bool $isOuterBias,
         public array $steps,
         public string $note = '',
+        public string $bonus = '',
+        public bool $isByChoice = false,
     ) {}
 
     /** How many batches give the wanted units of each hand; null when this way never makes one of them. */

@@ -6,6 +6,8 @@ namespace KeenSeam\Core\Making;
 
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FlippedCornersUnit;
+use KeenSeam\Core\Block\GridUnit;
+use KeenSeam\Core\Block\PatternUnit;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Layout\Picture;
@@ -48,6 +50,7 @@ final readonly class Ways
     {
         $kind = $unit->unit->kind();
         $ways = match (true) {
+            $unit->unit instanceof GridUnit => $this->grids($unit, $unit->unit),
             $kind === 'half-square-triangle' && $unit->isSquare() => $this->halfSquares($unit),
             $kind === 'quarter-square-triangle' && $unit->isSquare() => $this->quarterSquares($unit),
             $kind === 'split-quarter-square-triangle' && $unit->isSquare() => $this->splitQuarters($unit),
@@ -57,7 +60,9 @@ final readonly class Ways
             default => [],
         };
 
-        return $ways === [] ? [$this->fromPatches($unit)] : $ways;
+        $rejoined = $ways === [] ? $this->rejoined($unit) : null;
+
+        return $ways === [] ? [$this->fromPatches($unit), ...($rejoined === null ? [] : [$rejoined])] : $ways;
     }
 
     /** @return list<Way> */
@@ -83,6 +88,7 @@ final readonly class Ways
             new Way('four-at-a-time', 'four sewn round the edge', $this->squares([$a, $b], $round, 1, $this->raised($round)->plus($this->allowance->times(Fraction::of(3, 2)))), ...$this->counted($unit, SewingTable::roundTheEdge($a, $b)), seams: 4, isOuterBias: true, steps: [
                 'Lay the two squares right sides together.', 'Sew all round, one allowance from the edge.', 'Cut corner to corner both ways.', 'Open and press: all outer edges are bias now, so starch first and press up and down.', $this->squareUp($unit, 'the seam on the ruler\'s 45 degree line'),
             ], note: 'All outer edges end on the bias.'),
+            $this->onSheets($unit, $two),
         ];
     }
 
@@ -169,13 +175,19 @@ final readonly class Ways
                 ...$this->eachOf($sameSky ? [$left, $left] : [$left, $right], $height->plus($this->straight), Then::None, $this->proposed($unit->height, 3)),
             ], 1, 0, true, 2, false, [
                 'Draw a line corner to corner on the wrong side of each small square.', 'Lay one on the rectangle\'s end, right sides together.', 'Sew a hair to the waste side of the line.', 'Open and look before you cut off the waste.', 'Press, then the other end the same way.', $this->squareUp($unit, $check),
-            ], 'Sew the waste first, half an inch away, and it becomes a small half-square triangle.'),
+            ], bonus: $this->bonus(2, $unit->height)),
             new Way('from-triangles', 'from a large and two small triangles', [
                 ...$this->eachOf([$goose], $width->plus($this->quarter), Then::Twice),
                 ...$this->eachOf([$left, $right], $sky, Then::Once),
             ], 1, 0, true, 2, false, [
                 'Cut the squares.', 'Lay a small triangle on the large one\'s short side, blunt ends level.', 'Sew, open, press; then the other side.', $this->squareUp($unit, $check),
             ]),
+            new Way('two-half-squares', 'as two half-square triangles', [
+                ...$this->squares([$goose], $sky, 2, $this->proposed($unit->height, 4)),
+                ...($sameSky ? $this->squares([$left], $sky, 2, $this->proposed($unit->height, 4)) : $this->squares([$left, $right], $sky, 1, $this->proposed($unit->height, 4))),
+            ], 2, 0, true, 6, false, [
+                'Make half-square triangles, two from two squares: one pair for each sky.', 'Square them up.', 'Sew a left and a right one together, the goose\'s halves meeting in the middle.', 'Press and check the tip.',
+            ], 'Looks the same, with a seam up the middle: the pressing plan counts on units without it.', isByChoice: true),
         ];
     }
 
@@ -200,7 +212,7 @@ final readonly class Ways
                 ...$this->eachOf($corners, Surd::of($halfSide)->plus($this->straight), Then::None, $this->proposed($halfSide, 3)),
             ], 1, 0, true, 4, false, [
                 'Draw a line corner to corner on the wrong side of each small square.', 'Opposite corners first: sew a hair to the waste side of the line.', 'Open and look before you cut off the waste; press.', 'Then the other two corners; clip the tips that cross.', $this->squareUp($unit, $check),
-            ]),
+            ], bonus: $this->bonus(4, $halfSide)),
         ];
     }
 
@@ -214,7 +226,97 @@ final readonly class Ways
 
         return new Way('flipped', 'corners sewn and flipped', $pieces, 1, 0, true, count($kind->corners), false, [
             'Draw a line corner to corner on the wrong side of the small square.', 'Lay it on its corner, right sides together; left and right are different units.', 'Sew a hair to the waste side of the line.', 'Open and look before you cut off the waste.', 'Press.', $this->squareUp($unit, 'all sides straight'),
+        ], bonus: $kind->corners === [] ? '' : $this->bonus(count($kind->corners), $kind->corners[0]->finishedLeg->in($this->unit)));
+    }
+
+    /** Sewn on printed sheets: a grid of squares, a half-square triangle from each half of one. */
+    private function onSheets(UnitToMake $unit, Surd $square): Way
+    {
+        [$a, $b] = $this->keys($unit);
+        $squares = max(1, intdiv($unit->need + $unit->mirrored + 1, 2));
+        // A sheet of at most three by two squares is still handled well.
+        $across = min(3, $squares);
+        $down = $squares > 3 ? 2 : 1;
+        $size = static fn (int $count): Surd => $square->times(Fraction::of($count));
+        $pieces = array_map(fn (string $fabric): Piece => new Piece($fabric, $across === $down ? CutShape::Square : CutShape::Rectangle, $size($across), $size($down), 1, Then::None, $this->raised($size($across))->plus($this->allowance->times(Fraction::of(4)))), [$a, $b]);
+
+        return new Way('foundation-sheets', sprintf('on printed sheets, %d at a time', 2 * $across * $down), $pieces, 2 * $across * $down, 0, false, 2 * $across * $down, false, [
+            sprintf('Print a grid of %d by %d squares, with their diagonals and the seams beside them.', $across, $down), 'Lay the two fabrics right sides together under the sheet and pin.', 'Sew on the seams with short stitches.', 'Cut on all other lines.', 'Tear the paper off, open and press.', $this->squareUp($unit, 'the seam on the ruler\'s 45 degree line'),
+        ], 'Very even, and paper to tear.', isByChoice: true);
+    }
+
+    /** A second seam, two allowances from the first toward the corner: what is cut off between them is sewn already. */
+    private function bonus(int $corners, Fraction $leg): string
+    {
+        $two = $this->allowance->times(Fraction::of(2));
+        $raw = new Surd($leg->plus($two), $two->negated());
+        if ($raw->compareTo($two) <= 0) {
+            return '';
+        }
+        $marks = $this->unit === LengthUnit::Inch ? 8 : 1;
+        $size = $raw->raisedTo($marks)->minus(Fraction::of(1, $marks)); // what is sure to come out
+
+        return sprintf('%d small half-square triangle%s, about %s raw', $corners, $corners === 1 ? '' : 's', $size->toText());
+    }
+
+    /** @return list<Way> */
+    private function grids(UnitToMake $unit, GridUnit $grid): array
+    {
+        $fromUnits = new Way('from-units', 'from its units and patches', [], 1, 0, true, max(0, count($grid->grid->cells) - 1), false, [
+            'Cut and make what lies in it first.', 'Lay it out and look.', 'Sew it like a small block, row by row.', $this->squareUp($unit, 'all sides straight'),
         ]);
+        $strips = $this->stripSets($unit, $grid);
+
+        return $strips === null ? [$fromUnits] : [$fromUnits, $strips];
+    }
+
+    /** Checks and rails: strips sewn lengthwise, then cut across. Only where every place holds one plain patch. */
+    private function stripSets(UnitToMake $unit, GridUnit $grid): ?Way
+    {
+        $rows = [];
+        foreach ($grid->grid->cells as $cell) {
+            if (! $cell->unit instanceof PatternUnit || $cell->unit->kind() !== 'plain' || $cell->rowSpan !== 1 || $cell->columnSpan !== 1) {
+                return null;
+            }
+            $rows[$cell->row][] = $cell->unit->fabrics[0]->key;
+        }
+        $pieces = [];
+        $cuts = $unit->need + $unit->mirrored;
+        foreach ($rows as $row => $fabrics) {
+            $height = $unit->height->times($grid->grid->rowLine($row + 1)->minus($grid->grid->rowLine($row)));
+            $length = Surd::of($height)->plus($this->straight)->times(Fraction::of($cuts));
+            foreach ($fabrics as $i => $fabric) {
+                $width = $unit->width->times($grid->grid->columnLine($i + 2)->minus($grid->grid->columnLine($i + 1)));
+                $pieces[] = new Piece($fabric, CutShape::Strip, Surd::of($width)->plus($this->straight), $length, 1, Then::None, $width->plus($this->straight->whole));
+            }
+        }
+        $longest = array_reduce($pieces, static fn (float $most, Piece $piece): float => max($most, $piece->height->toFloat()), 0.0);
+        if ($longest > ($this->unit === LengthUnit::Inch ? 40.0 : 1000.0)) {
+            return null; // longer than a fabric is wide: piece by piece is less trouble
+        }
+
+        return new Way('strip-sets', 'from strips, cut across', $pieces, $cuts, 0, false, count($pieces) - count($rows), false, [
+            'Sew the strips of a row together lengthwise, every other seam from the other end.', 'Press toward the darker strips.', sprintf('Cut each set across into %d.', $cuts), 'Sew the cut rows together, seams nested.', $this->squareUp($unit, 'all sides straight'),
+        ], 'The strips take the place of the single patches.', isByChoice: true);
+    }
+
+    /** A half-square triangle cut in two across its middle, one half turned round, sewn again; what is too high is trimmed. */
+    private function rejoined(UnitToMake $unit): ?Way
+    {
+        $keys = array_values(array_unique($this->keys($unit)));
+        if (! $unit->isSquare() || count($keys) !== 2) {
+            return null;
+        }
+        ['own' => $own, 'other' => $other] = $this->counted($unit, SewingTable::rejoined($keys[0], $keys[1]));
+        if ($own + $other === 0) {
+            return null;
+        }
+        $two = $this->allowance->times(Fraction::of(2));
+        $side = Surd::of($unit->width->plus($two))->plus($this->half);
+
+        return new Way('rejoined', 'half-square triangles cut and sewn again', $this->squares($keys, $side, 1, $this->proposed($unit->width, 6)), 2 * $own, 2 * $other, false, 4, false, [
+            'Make two half-square triangles from two squares.', 'Cut each in two across the middle, along the weave.', 'Turn one half round and sew them together again.', $this->squareUp($unit, 'the seam in the middle; the rest is trimmed off'),
+        ], isByChoice: true);
     }
 
     /** Each patch cut by its own outline; where that is no square, rectangle or half square, with a template. */

@@ -132,6 +132,22 @@ final class SewingTable
         return self::pictures($geese);
     }
 
+    /**
+     * A half-square triangle cut upright through the middle, the right half turned round, the two sewn together again.
+     *
+     * @return list<Picture>
+     */
+    public static function rejoined(string $one, string $other): array
+    {
+        $half = intdiv(self::SIDE, 2);
+        $unit = self::triangles([$one, $other])->movedBy(-$half, -$half);
+        $middle = Line::through(0, -$half, 0, $half);
+        // Turned round about the block's middle the right half lies on the left; it is carried back to the right.
+        $turned = $unit->cutTo($middle->reversed())->turned(2)->movedBy($half, 0);
+
+        return self::pictures([$unit->cutTo($middle)->with($turned)]);
+    }
+
     private static function square(string $fabric): Cloth
     {
         return Cloth::rectangle($fabric, 0, 0, self::SIDE, self::SIDE);

@@ -1,4 +1,4 @@
-import type { CuttingChoices, CuttingShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, WallEdit, WallFigures, WallPlace, WallShown } from './types'
+import type { AtSize, CuttingChoices, CuttingShown, LargestShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, WallEdit, WallFigures, WallPlace, WallShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -97,6 +97,17 @@ export const chooseCutting = (block: number, version: number, choices: Partial<C
 
 export const tickCut = (block: number, version: number, name: string, isDone: boolean) =>
   ask<CuttingShown>('PUT', `/blocks/${block}/cutting/done`, { version, json: { name, isDone } })
+
+const asked = (parts: Record<string, string>) => new URLSearchParams(parts).toString()
+
+export const largestFrom = (block: number, size: string, as: 'square' | 'strip') => ask<LargestShown>('GET', `/blocks/${block}/cutting/largest?${asked({ size, as })}`)
+
+export const atSizes = (block: number, sizes: string) => ask<{ sizes: AtSize[] }>('GET', `/blocks/${block}/cutting/sizes?${asked({ sizes })}`).then((answer) => answer.sizes)
+
+export const fromPrecut = (block: number, width: string, height: string) =>
+  ask<{ fabrics: PrecutShown[] }>('GET', `/blocks/${block}/cutting/precut?${asked({ width, height })}`).then((answer) => answer.fabrics)
+
+export const checkPattern = (block: number, text: string) => ask<{ findings: string[]; lines: number }>('POST', `/blocks/${block}/cutting/pattern`, { json: { text } })
 
 export const swatchAddress = (name: string) => `/api/swatches/${name}`
 

@@ -353,6 +353,7 @@ export interface WayShown {
   pieces: WayPiece[]
   steps: string[]
   note: string
+  bonus: string
 }
 
 export interface UnitToMake {
@@ -370,6 +371,8 @@ export interface UnitToMake {
   look_alike: string[]
   patches: UnitPicture[]
   halves: [string, string]
+  /** The unit with the ruler on it; places are shares of the raw size. */
+  ruler: { width: number; height: number; allowance: number; guides: [Place, Place][]; tip: Place | null; words: string }
   ways: WayShown[]
   isOversize: boolean
   isDone: boolean
@@ -417,4 +420,29 @@ export interface CuttingShown {
   /** Letters of stacks that are easily mixed up. */
   mixedUp: [string, string][]
   fabric: FabricPacked[]
+}
+
+export interface SizedUnit {
+  class: string
+  unfinished: string
+  pieces: string[]
+}
+
+export interface LargestShown {
+  finished: [string, string] | null
+  units: SizedUnit[]
+  trim: { fabric: string; size: string; off: string }[]
+}
+
+export interface AtSize {
+  finished: [string, string]
+  problem: string
+  isOnRuler: boolean
+  units: SizedUnit[]
+}
+
+export interface PrecutShown {
+  fabric: string
+  needed: number
+  tooLarge: string[]
 }

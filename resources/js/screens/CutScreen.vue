@@ -4,6 +4,7 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { CuttingChoices, CuttingShown } from '@/api/types'
+import AtTheTable from '@/components/cutting/AtTheTable.vue'
 import StripPicture from '@/components/cutting/StripPicture.vue'
 import UnitCard from '@/components/cutting/UnitCard.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
@@ -117,6 +118,7 @@ async function load() {
             <p class="soft strip-note">{{ counted(packed.strips.length, 'strip') }} across the width: <template v-for="(strip, i) in packed.strips" :key="i"><template v-if="i > 0">, </template><FractionText :text="strip.text" /></template> {{ shown.face.units }}. <template v-if="!packed.isProved">At least <FractionText :text="packed.bound" /> would be needed.</template></p>
           </template>
           <p v-if="spares.length > 0" class="spares">Left over: <template v-for="(unit, i) in spares" :key="unit.class"><template v-if="i > 0">, </template><b>{{ unit.spare }}</b> {{ unit.name }} ({{ unit.class }})</template>.</p>
+          <AtTheTable :cutting="shown" @problem="problem = $event" />
         </section>
         <section class="units" aria-label="Units to make">
           <h2>Make</h2>

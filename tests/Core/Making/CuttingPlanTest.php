@@ -129,6 +129,48 @@ final class CuttingPlanTest extends TestCase
         self::assertSame(['from-triangles', 'flipped', 'from-triangles'], $ways);
     }
 
+    public function test_geese_from_half_squares_sheets_and_strips_are_there_when_asked_for(): void
+    {
+        $geese = self::plan(['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('gABC'));
+        self::assertSame(['2 7/8', '2 7/8', '2 7/8'], self::told(self::way($geese, 'two-half-squares'), false));
+        $sheets = self::plan(Blocks::file('hAB hAB hAB', 'hAB hAB hAB'), new CutQuestion(ways: ['U1' => 'foundation-sheets']));
+        self::assertSame([['foundation-sheets', 1, 6, 0], ['8 5/8 x 2 7/8', '8 5/8 x 2 7/8']], [self::figures($sheets->units[0]), self::told($sheets->units[0]->way, false)]);
+    }
+
+    public function test_checks_from_strips_take_the_place_of_their_single_patches(): void
+    {
+        $file = ['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('pC pC');
+        $checks = ['columns' => ['1', '1'], 'rows' => ['1', '1'], 'cells' => [
+            ['row' => 1, 'column' => 1, 'unit' => 'plain', 'fabrics' => ['A']], ['row' => 1, 'column' => 2, 'unit' => 'plain', 'fabrics' => ['B']],
+            ['row' => 2, 'column' => 1, 'unit' => 'plain', 'fabrics' => ['B']], ['row' => 2, 'column' => 2, 'unit' => 'plain', 'fabrics' => ['A']],
+        ]];
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'grid'] + $checks, ['row' => 1, 'column' => 2, 'unit' => 'grid', 'turn' => 90] + $checks];
+        $told = static fn (CuttingPlan $plan): array => array_map(static fn (Cut $cut): string => "{$cut->fabric} {$cut->shape->value} {$cut->width->toText()} x {$cut->height->toText()}, {$cut->count}", $plan->cuts);
+
+        self::assertSame(['A square 1 1/2 x 1 1/2, 4', 'B square 1 1/2 x 1 1/2, 4'], $told(self::plan($file)));
+        // Checks of 1 in: strips of 1 1/2 in, cut across at 1 1/2 in.
+        self::assertSame(['A strip 1 1/2 x 3, 2', 'B strip 1 1/2 x 3, 2'], $told(self::plan($file, new CutQuestion(ways: ['U1' => 'strip-sets']))));
+    }
+
+    public function test_the_waste_of_flipped_squares_gives_small_half_squares(): void
+    {
+        $geese = self::plan(['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('gABB'));
+
+        self::assertSame('2 small half-square triangles, about 1 3/4 raw', self::way($geese, 'flipped')->bonus);
+    }
+
+    public function test_a_half_square_cut_and_sewn_again(): void
+    {
+        $file = Blocks::file('pA');
+        // The right half of a half-square triangle turned round: two rectangles, each split the same way.
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => array_map(static fn (array $patch): array => ['fabric' => $patch[0], 'points' => array_map(static fn (string $point): array => explode(',', $point), explode(' ', $patch[1]))], [
+            ['A', '0,0 1/2,0 1/2,1/2 0,1'], ['B', '0,1 1/2,1/2 1/2,1'], ['B', '1/2,0 1,0 1,1/2 1/2,1'], ['A', '1,1/2 1,1 1/2,1'],
+        ])]];
+        $way = array_filter(self::plan($file)->units[0]->ways, static fn (Way $way): bool => $way->key === 'rejoined');
+
+        self::assertCount(1, $way);
+    }
+
     public function test_more_blocks_take_more_of_everything_and_nearly_equal_sizes_are_told(): void
     {
         $plan = self::plan(Blocks::file('hAB pA', 'pA hAB'), new CutQuestion(blocks: 3));

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { FabricShown, UnitToMake } from '@/api/types'
 import FractionText from '@/drawing/FractionText.vue'
 import UnitIcon from '@/drawing/UnitIcon.vue'
+import RulerOnUnit from './RulerOnUnit.vue'
 
 /** One kind of unit: how many of each hand, the way it is made, step by step, and the others there are. */
 const props = defineProps<{ unit: UnitToMake; fabrics: FabricShown[]; units: string }>()
@@ -55,6 +56,11 @@ const told = (one: UnitToMake['ways'][number]) =>
         <li v-for="(step, i) in way.steps" :key="i">{{ step }}</li>
       </ol>
       <p v-if="way.note" class="soft">{{ way.note }}</p>
+      <p v-if="way.bonus" class="soft">Sew the waste first, half an inch away, and each unit leaves {{ way.bonus }}.</p>
+      <div class="square-up">
+        <RulerOnUnit :ruler="unit.ruler" :patches="unit.patches.map((patch) => ({ color: byKey.get(patch.fabric)?.color ?? '#fff', points: patch.points }))" />
+        <p>{{ unit.ruler.words }} Two sides first, half a turn, then the other two.</p>
+      </div>
     </template>
   </article>
 </template>
@@ -128,6 +134,13 @@ const told = (one: UnitToMake['ways'][number]) =>
   counter-increment: step;
   content: counter(step);
   color: var(--soft);
+}
+
+.square-up {
+  display: grid;
+  grid-template-columns: 130px 1fr;
+  gap: 14px;
+  align-items: center;
 }
 
 .warn {

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Making;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Block\Block;
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\LengthUnit;
+
+/**
+ * The inverse of a cutting list: how large a block comes out when the cloth at hand is squares, or strips, of one size.
+ *
+ * Its smaller side is a multiple of 1/8 in, or 1 mm.
+ */
+final readonly class LargestBlock
+{
+    /** Steps of the block's smaller side to the inch or millimetre. */
+    private const STEPS = [LengthUnit::Inch->value => 8, LengthUnit::Millimetre->value => 1];
+
+    /** A block is not looked for beyond so many times its size. */
+    private const MOST_TIMES = 20;
+
+    private function __construct(
+        public Block $block,
+        public CuttingPlan $plan,
+    ) {}
+
+    /**
+     * @param Fraction $side    of the squares, or width of the strips, in the block's unit
+     * @param bool     $isStrip whether only the shorter side of a piece is limited
+     *
+     * @return self|null null when even the smallest block would need larger ones
+     */
+    public static function from(Construction $construction, Fraction $side, bool $isStrip, CutQuestion $question): ?self
+    {
+        $block = $construction->face->block;
+        $smaller = $block->finishedWidth->in($block->unit)->compareTo($block->finishedHeight->in($block->unit)) < 0 ? $block->finishedWidth : $block->finishedHeight;
+        $steps = self::STEPS[$block->unit->value];
+        $now = $smaller->in($block->unit);
+        [$fits, $tooLarge] = [0, (int) ceil($now->toFloat() * $steps * self::MOST_TIMES)];
+        $best = null;
+        while ($tooLarge - $fits > 1) {
+            $middle = intdiv($fits + $tooLarge, 2);
+            $scale = Fraction::of($middle, $steps)->dividedBy($now);
+            $plan = self::planned($construction, $scale, $question);
+            // Too small to be cut counts as fitting: a larger one may be cut and fit.
+            if ($plan === null || self::fits($plan, $side, $isStrip)) {
+                $fits = $middle;
+                $best = $plan === null ? $best : new self(Scaled::block($block, $scale), $plan);
+            } else {
+                $tooLarge = $middle;
+            }
+        }
+
+        return $best;
+    }
+
+    private static function planned(Construction $construction, Fraction $scale, CutQuestion $question): ?CuttingPlan
+    {
+        try {
+            return Scaled::plan($construction, $scale, $question);
+        } catch (CutNotPossible) {
+            return null;
+        }
+    }
+
+    private static function fits(CuttingPlan $plan, Fraction $side, bool $isStrip): bool
+    {
+        foreach ($plan->cuts as $cut) {
+            $limited = $isStrip && $cut->width->compareTo($cut->height) > 0 ? $cut->height : ($isStrip ? $cut->width : $cut->longerSide());
+            if ($limited->compareTo($side) > 0) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { ref, shallowRef, watch } from 'vue'
+import * as api from '@/api/client'
+import type { AtSize, CuttingShown, LargestShown, PrecutShown } from '@/api/types'
+import FractionText from '@/drawing/FractionText.vue'
+import { counted } from '@/drawing/words'
+
+/** Questions beside the cutting list: the inverse, other sizes, ready-cut fabric, a pattern's own list. */
+const props = defineProps<{ cutting: CuttingShown }>()
+const emit = defineEmits<{ problem: [text: string] }>()
+
+const inch = props.cutting.face.units === 'in'
+const [side, as, sizes, precut, list] = [ref(inch ? '5' : '125'), ref<'square' | 'strip'>('square'), ref(''), ref(inch ? '5 by 5' : '130 by 130'), ref('')]
+const largest = shallowRef<LargestShown | null>(null)
+const others = shallowRef<AtSize[]>([])
+const ready = shallowRef<PrecutShown[] | null>(null)
+const findings = shallowRef<string[] | null>(null)
+const precuts = inch ? ['5 by 5', '10 by 10', '18 by 21'] : ['130 by 130', '255 by 255', '460 by 530']
+
+// An answer about another list is no answer.
+watch(
+  () => props.cutting,
+  () => {
+    ;[largest.value, others.value, ready.value, findings.value] = [null, [], null, null]
+  },
+)
+
+const name = (key: string) => props.cutting.face.fabrics.find((fabric) => fabric.key === key)?.name ?? key
+const size = (pair: [string, string]) => (pair[0] === pair[1] ? pair[0] : pair.join(' x '))
+
+async function told(work: () => Promise<void>) {
+  try {
+    await work()
+  } catch (error) {
+    emit('problem', error instanceof Error ? error.message : String(error))
+  }
+}
+
+const askLargest = () => told(async () => void (largest.value = await api.largestFrom(props.cutting.block.id, side.value, as.value)))
+const askSizes = () => told(async () => void (others.value = await api.atSizes(props.cutting.block.id, sizes.value)))
+const askPrecut = () =>
+  told(async () => {
+    const [width = '', height = ''] = precut.value.split(' by ')
+    ready.value = await api.fromPrecut(props.cutting.block.id, width, height)
+  })
+const askPattern = () => told(async () => void (findings.value = (await api.checkPattern(props.cutting.block.id, list.value)).findings))
+
+async function pick(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (file) {
+    list.value = await file.text()
+    await askPattern()
+  }
+  input.value = ''
+}
+</script>
+
+<template>
+  <section class="at-the-table" aria-label="Questions at the table">
+    <details>
+      <summary>How large from what I have?</summary>
+      <form @submit.prevent="askLargest">
+        <select v-model="as" aria-label="Cloth at hand"><option value="square">squares of</option><option value="strip">strips of</option></select>
+        <input v-model="side" aria-label="Their size" /> {{ cutting.face.units }}
+        <button type="submit" class="ask">Tell me</button>
+      </form>
+      <template v-if="largest">
+        <p v-if="largest.finished === null">Nothing of this block can be cut from that.</p>
+        <template v-else>
+          <p>A block of <b><FractionText :text="size(largest.finished)" /></b> {{ cutting.face.units }} finished; units <template v-for="(unit, i) in largest.units" :key="unit.class"><template v-if="i > 0">, </template>{{ unit.class }} <FractionText :text="unit.unfinished" /></template> raw.</p>
+          <p v-for="(piece, i) in largest.trim" :key="i" class="soft">Trim {{ name(piece.fabric) }} to <FractionText :text="piece.size" />: <FractionText :text="piece.off" /> off.</p>
+        </template>
+      </template>
+    </details>
+    <details>
+      <summary>At other sizes</summary>
+      <form @submit.prevent="askSizes"><input v-model="sizes" class="wide" placeholder="6, 9, 15" aria-label="Finished widths, with commas" /> {{ cutting.face.units }} <button type="submit" class="ask">Compare</button></form>
+      <table v-if="others.length > 0">
+        <thead><tr><th scope="col">finished</th><th scope="col">units raw, and their pieces</th></tr></thead>
+        <tbody>
+          <tr v-for="one in others" :key="one.finished.join()">
+            <th scope="row"><FractionText :text="size(one.finished)" /><br /><span class="soft">{{ one.isOnRuler ? 'on the ruler' : 'between marks' }}</span></th>
+            <td><template v-if="one.problem">{{ one.problem }}</template><div v-for="unit in one.units" :key="unit.class">{{ unit.class }} <b><FractionText :text="unit.unfinished" /></b>: <FractionText :text="unit.pieces.join(', ')" /></div></td>
+          </tr>
+        </tbody>
+      </table>
+    </details>
+    <details>
+      <summary>From squares or quarters cut ready</summary>
+      <form @submit.prevent="askPrecut"><select v-model="precut" aria-label="Size of the pieces"><option v-for="one in precuts" :key="one">{{ one }}</option></select> {{ cutting.face.units }} <button type="submit" class="ask">Count</button></form>
+      <ul v-if="ready">
+        <li v-for="one in ready" :key="one.fabric"><b>{{ one.needed }}</b> of {{ name(one.fabric) }}<template v-if="one.tooLarge.length > 0">; too small for {{ one.tooLarge.join(', ') }}</template></li>
+      </ul>
+    </details>
+    <details>
+      <summary>Check a pattern's list</summary>
+      <p class="soft">One line a piece: fabric, size, count. For units: unit, U2, 4 or unit, U2 mirrored, 4.</p>
+      <textarea v-model="list" rows="5" aria-label="The pattern's cutting list" :placeholder="`${cutting.face.fabrics[0]?.name}, 2 7/8, 6`" />
+      <div class="row"><button type="button" class="ask" @click="askPattern">Compare</button><label class="link-button">or choose a CSV file<input type="file" accept=".csv,text/csv,text/plain" class="visually-hidden" @change="pick" /></label></div>
+      <p v-if="findings && findings.length === 0" role="status">It agrees with this list.</p>
+      <ul v-else-if="findings" role="status">
+        <li v-for="finding in findings" :key="finding" class="warn">{{ finding }}</li>
+      </ul>
+      <p v-if="findings" class="soft">{{ counted(findings.length, 'thing', 'things') }} to look at.</p>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.at-the-table {
+  padding-top: 18px;
+}
+
+details {
+  border-top: 1px solid var(--hair);
+}
+
+summary {
+  min-height: 44px;
+  padding: 10px 0;
+  font-weight: 600;
+  cursor: pointer;
+}
+
+form,
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+  padding-bottom: 8px;
+}
+
+input {
+  width: 90px;
+}
+
+.wide {
+  flex: 1;
+  min-width: 120px;
+}
+
+.ask {
+  min-height: 44px;
+  padding: 0 16px;
+  border: 0;
+  border-radius: 6px;
+  background: var(--thread);
+  color: #fff;
+  cursor: pointer;
+}
+
+textarea {
+  width: 100%;
+  padding: 8px 10px;
+  border: 1px solid #8b949a;
+  border-radius: 6px;
+  font: inherit;
+}
+
+th,
+td {
+  padding: 4px 10px 4px 0;
+  border-top: 1px solid var(--hair);
+  text-align: left;
+  vertical-align: top;
+  font-weight: 400;
+}
+
+.warn {
+  margin: 4px 0;
+  padding-left: 12px;
+  border-left: 4px solid var(--brick);
+}
+</style>

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Making;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Making\FabricToBuy;
+use KeenSeam\Core\Making\LargestBlock;
+use KeenSeam\Core\Making\PatternCheck;
+use KeenSeam\Core\Making\PatternNotReadable;
+use KeenSeam\Core\Making\Precut;
+use KeenSeam\Core\Making\Scaled;
+use KeenSeam\Core\Making\SquaringUp;
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\LengthUnit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Blocks;
+
+/** Questions asked beside the cutting list: the inverse, other sizes, ready-cut pieces, a pattern's own list. */
+final class AtTheTableTest extends TestCase
+{
+    public function test_from_squares_of_five_the_largest_split_quarter_square(): void
+    {
+        $file = ['finished' => ['width' => '3', 'height' => '3']] + Blocks::file('sABC');
+        $largest = LargestBlock::from(self::sewn($file), Fraction::of(5), false, new CutQuestion(ways: ['U1' => 'crossed']));
+
+        // The half-square triangle's squares grow by 2 s + 2 √2 s = 1.207 in: 3 3/4 and that is 4.957, 3 7/8 is too much.
+        self::assertSame('3 3/4', $largest?->block->finishedWidth->toText());
+        self::assertSame(5.0, max(array_map(static fn ($cut): float => $cut->longerSide()->toFloat(), $largest->plan->cuts)));
+    }
+
+    public function test_from_strips_only_the_shorter_side_of_a_piece_is_limited(): void
+    {
+        $geese = self::sewn(['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('gABB'));
+        $question = new CutQuestion(ways: ['U1' => 'flipped']);
+
+        self::assertSame(['2', '2'], [LargestBlock::from($geese, Fraction::of(5, 2), true, $question)?->block->finishedHeight->toText(), LargestBlock::from($geese, Fraction::of(9, 2), false, $question)?->block->finishedHeight->toText()]);
+        self::assertNull(LargestBlock::from($geese, Fraction::of(1, 4), false, $question));
+    }
+
+    public function test_flipped_corners_grow_with_the_block(): void
+    {
+        $file = Blocks::file('pA');
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'flipped-corners', 'fabrics' => ['A'], 'corners' => ['tl' => ['fabric' => 'B', 'size' => '1/2']]]];
+        $plan = Scaled::plan(self::sewn($file), Fraction::of(3), new CutQuestion());
+
+        self::assertSame(['6 1/2', '2'], array_map(static fn ($cut): string => $cut->width->toText(), $plan->cuts));
+    }
+
+    public function test_ready_cut_squares_tell_how_many_are_taken_and_what_they_are_too_small_for(): void
+    {
+        $plan = self::plan(['finished' => ['width' => '9', 'height' => '9']] + Blocks::file('hAB hAB pA', 'hAB hAB pA', 'hAB hAB pA'));
+        $ofA = array_values(array_filter($plan->cuts, static fn ($cut): bool => $cut->fabric === 'A'));
+        // Three squares of 3 7/8 and three of 3 1/2: one to a square of 5, four to a square of 10.
+        self::assertSame([6, 0], self::told(Precut::of($ofA, Fraction::of(5), Fraction::of(5))));
+        self::assertSame([2, 0], self::told(Precut::of($ofA, Fraction::of(10), Fraction::of(10))));
+        self::assertSame([1, 0], self::told(Precut::of($ofA, Fraction::of(21), Fraction::of(18))));
+        self::assertSame([3, 1], self::told(Precut::of($ofA, Fraction::of(7, 2), Fraction::of(7, 2))));
+    }
+
+    public function test_fabric_is_bought_by_the_next_eighth_of_a_yard_or_ten_centimetres(): void
+    {
+        self::assertSame(['1/8 yd', '1/4 yd', '1 yd', '1 1/8 yd'], array_map(static fn (string $inches): string => FabricToBuy::words(\KeenSeam\Core\Measure\Length::parse($inches)->inches, LengthUnit::Inch), ['4 1/2', '4 5/8', '36', '36 1/8']));
+        self::assertSame(['10 cm', '20 cm'], [FabricToBuy::words(Fraction::of(100), LengthUnit::Millimetre), FabricToBuy::words(Fraction::of(101), LengthUnit::Millimetre)]);
+    }
+
+    /** @return array<string, array{string, list<string>}> */
+    public static function patterns(): array
+    {
+        $rest = "\nA,2 1/2,2\nB,2 7/8,2\nC,2 1/2,2";
+
+        return [
+            'as it should be' => ["fabric,size,count\nSailcloth,2 7/8,2\nb,2 7/8,2\nA,2 1/2 x 2 1/2,2\nSea glass; 2 1/2; 2", []],
+            'short and over' => ["A,2 7/8,1\nA,2 1/2,2\nB,2 7/8,5\nC,2 1/2,2", ['Harbour ink 2 7/8: 2 needed, the pattern says 5, 3 over.', 'Sailcloth 2 7/8: 2 needed, the pattern says 1, 1 short.']],
+            'a line twice' => ['A,2 7/8,1'."\nA,2 7/8,1".$rest, ['Line 2, "A,2 7/8,1", stands there twice.']],
+            'the wrong size' => ['A,3 1/4,2'.$rest, ['Sailcloth: the pattern cuts 3 1/4 where 2 7/8 is needed.']],
+            'missing and too much' => ["A,2 7/8,2\nA,2 1/2,2\nB,2 7/8,2\nC,9 x 2,7", ['Sea glass 2 1/2: 2 needed, the pattern has none.', 'Sea glass 9 x 2: the pattern cuts 7, this block needs none.']],
+        ];
+    }
+
+    /** @param list<string> $findings */
+    #[DataProvider('patterns')]
+    public function test_a_patterns_own_list_is_compared_before_anything_is_cut(string $list, array $findings): void
+    {
+        $found = PatternCheck::of(self::plan(Blocks::file('hAB hAB hAB hAB', 'pA pA pC pC')), $list)->findings;
+        sort($found);
+
+        self::assertSame($findings, $found);
+    }
+
+    public function test_a_patterns_counts_of_units_are_looked_at_by_hand(): void
+    {
+        $plan = self::plan(['finished' => ['width' => '8', 'height' => '4']] + Blocks::file('gCAB gCABm', 'gCAB180 gCAB180m'));
+
+        self::assertSame(['U1: the pattern has all 4 flying geese of one hand; 2 of them must be mirrored.'], PatternCheck::of($plan, 'unit,U1,4')->findings);
+        self::assertSame(['U1: the pattern lacks the mirror twin, 2 flying geese.'], PatternCheck::of($plan, 'unit,U1,2')->findings);
+        self::assertSame(['The pattern counts units "u9"; this block has none of that name.'], PatternCheck::of($plan, "unit,U1,2\nunit,U1 mirrored,2\nunit,U9,1")->findings);
+    }
+
+    public function test_a_line_nobody_can_read_is_named(): void
+    {
+        $plan = self::plan(Blocks::file('hAB'));
+        foreach (["A,2 7/8,1\nsomething" => 'Line 2, "something", is no fabric, size and count.', 'Q,2 7/8,1' => 'names a fabric "Q"', 'A,big,1' => '"big" in line 1 is no size', 'A,2 7/8,many' => 'Line 1'] as $text => $words) {
+            try {
+                PatternCheck::of($plan, $text);
+                self::fail($text);
+            } catch (PatternNotReadable $problem) {
+                self::assertStringContainsString($words, $problem->getMessage());
+            }
+        }
+    }
+
+    public function test_the_ruler_lies_where_seam_centre_or_tip_must(): void
+    {
+        $geese = self::plan(['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('gABB'))->units[0]->unit;
+        $ruler = SquaringUp::of($geese, Fraction::of(1, 4));
+
+        // 2 1/2 x 4 1/2; the tip half way along, one allowance of 1/4 in 2 1/2 below the raw edge.
+        self::assertSame(['4 1/2', '2 1/2', [0.5, 0.1]], [$ruler->width->toText(), $ruler->height->toText(), $ruler->tip]);
+    }
+
+    /** @return array{int, int} */
+    private static function told(Precut $precut): array
+    {
+        return [$precut->needed, count($precut->tooLarge)];
+    }
+
+    /** @param array<string, mixed> $file */
+    private static function sewn(array $file): Construction
+    {
+        return Construction::of(Face::of(BlockFile::read($file)), Order::Rows);
+    }
+
+    /** @param array<string, mixed> $file */
+    private static function plan(array $file): CuttingPlan
+    {
+        return CuttingPlan::of(self::sewn($file), new CutQuestion());
+    }
+}
