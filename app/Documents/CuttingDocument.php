@@ -59,6 +59,7 @@ final readonly class CuttingDocument
                 'size' => self::sizeText($cut->width, $cut->height),
                 'count' => $cut->count,
                 'then' => $cut->then === Then::None ? '' : $cut->then->value,
+                'bias' => $cut->then->biasWords(),
                 'for' => $cut->for,
                 'isDone' => in_array(self::nameOf($cut), $this->block->cut_done, true),
             ], $this->plan->cuts),
@@ -112,6 +113,8 @@ final readonly class CuttingDocument
             'steps' => $way->steps,
             'note' => $way->note,
             'bonus' => $way->bonus,
+            'sketch' => $way->sketch === null ? null : get_object_vars($way->sketch),
+            'beside' => (int) round(CuttingPlan::clothFor($way, $batches ?? 0, $this->marks())->minus($unit->width->times($unit->height)->times(Fraction::of($unit->need + $unit->mirrored)))->toFloat()),
         ];
     }
 
@@ -128,6 +131,7 @@ final readonly class CuttingDocument
             'guides' => $ruler->guides,
             'tip' => $ruler->tip,
             'words' => $ruler->words,
+            'isFlush' => $ruler->isFlush,
         ];
     }
 

@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Making;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Block\Block;
+use KeenSeam\Core\Layout\FriendlySizes;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\LengthUnit;
 
@@ -54,7 +55,21 @@ final readonly class LargestBlock
             }
         }
 
-        return $best;
+        return $best === null ? null : self::onTheRuler($best, $construction, $question);
+    }
+
+    /** The next smaller size at which all units lie on the ruler's marks, where there is one. */
+    private static function onTheRuler(self $found, Construction $construction, CutQuestion $question): self
+    {
+        $sizes = FriendlySizes::of($found->plan->construction->face);
+        $smaller = $sizes->nearest[0][0] ?? null;
+        if ($sizes->awkward === [] || $smaller === null || $smaller->inches->compareTo($found->block->finishedWidth->inches) > 0) {
+            return $found;
+        }
+        $scale = $smaller->inches->dividedBy($construction->face->block->finishedWidth->inches);
+        $plan = self::planned($construction, $scale, $question);
+
+        return $plan === null ? $found : new self(Scaled::block($construction->face->block, $scale), $plan);
     }
 
     private static function planned(Construction $construction, Fraction $scale, CutQuestion $question): ?CuttingPlan

@@ -14,6 +14,7 @@ final readonly class SquaringUp
      * @param Fraction                                              $allowance as in the unit's own length; the finished unit lies so far inside the raw one
      * @param list<array{array{float, float}, array{float, float}}> $guides    lines of the ruler, in shares of the raw size
      * @param array{float, float}|null                              $tip       where a tip must lie, in shares of the raw size
+     * @param bool                                                  $isFlush   whether its seams run on to the raw corners; else tips lie inside the raw edge
      */
     private function __construct(
         public Fraction $width,
@@ -22,6 +23,7 @@ final readonly class SquaringUp
         public array $guides,
         public ?array $tip,
         public string $words,
+        public bool $isFlush,
     ) {}
 
     public static function of(UnitToMake $unit, Fraction $allowance): self
@@ -42,6 +44,6 @@ final readonly class SquaringUp
             default => [$unit->unit instanceof FlippedCornersUnit ? [] : [$falling], null, 'All four sides straight.'],
         };
 
-        return new self($width, $height, $allowance, $unit->unit->kind() === 'patches' || $unit->unit->kind() === 'grid' ? [] : $guides, $tip, $words);
+        return new self($width, $height, $allowance, $unit->unit->kind() === 'patches' || $unit->unit->kind() === 'grid' ? [] : $guides, $tip, $words, ! in_array($unit->unit->kind(), ['flying-geese', 'triangle-in-square', 'square-in-square'], true));
     }
 }

@@ -11,6 +11,16 @@ enum Then: string
     case Once = 'cut once corner to corner';
     case Twice = 'cut twice corner to corner';
 
+    /** Which sides of the pieces end on the bias, and stretch. */
+    public function biasWords(): string
+    {
+        return match ($this) {
+            self::None => '',
+            self::Once => 'the long side is bias',
+            self::Twice => 'the short sides are bias',
+        };
+    }
+
     /** How many pieces it becomes. */
     public function pieces(): int
     {

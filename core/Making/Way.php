@@ -19,6 +19,7 @@ final readonly class Way
      * @param list<string> $steps        place, mark, sew, cut, open, press, square up: a few words each
      * @param string       $note         what to know before choosing it
      * @param bool         $isByChoice   whether it is only taken when the quilter asks for it: other seams, or paper
+     * @param Sketch|null  $sketch       of how it is begun; null where there is nothing to lay and mark
      * @param string       $bonus        small units that come out of the waste of each unit, if it is sewn first
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class Way
         public string $note = '',
         public string $bonus = '',
         public bool $isByChoice = false,
+        public ?Sketch $sketch = null,
     ) {}
 
     /** How many batches give the wanted units of each hand; null when this way never makes one of them. */

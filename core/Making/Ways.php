@@ -78,16 +78,16 @@ final readonly class Ways
         return [
             new Way('two-at-a-time', 'two from two squares', $this->squares([$a, $b], $two, 1, $this->proposed($unit->width, 4)), ...$this->counted($unit, SewingTable::twoAtATime($a, $b)), seams: 2, isOuterBias: false, steps: [
                 'Lay the two squares right sides together.', $oneLine, 'Sew on both sides of the line, one allowance away.', 'Cut on the line.', 'Open and press.', $this->squareUp($unit, 'the seam on the ruler\'s 45 degree line'),
-            ]),
+            ], sketch: Sketch::diagonals(false)),
             new Way('from-triangles', 'from cut triangles', $this->eachOf([$a, $b], $two, Then::Once), own: 1, other: 0, isEitherHand: true, seams: 1, isOuterBias: false, steps: [
                 'Cut the squares corner to corner.', 'Lay two triangles right sides together, long sides level.', 'Sew the long side without pulling: it is bias.', 'Open and press.', $this->squareUp($unit, 'the seam on the ruler\'s 45 degree line'),
             ]),
             new Way('eight-at-a-time', 'eight from two large squares', $this->squares([$a, $b], $two->times(Fraction::of(2)), 1, $this->proposed($unit->width->times(Fraction::of(2)), 8)), ...$this->counted($unit, SewingTable::eightAtATime($a, $b)), seams: 4, isOuterBias: false, steps: [
                 'Lay the two squares right sides together.', 'Draw both diagonals on the wrong side of '.$lighter.'.', 'Sew on both sides of both lines, one allowance away.', 'Cut through the middle both ways, then on both lines.', 'Open and press.', $this->squareUp($unit, 'the seam on the ruler\'s 45 degree line'),
-            ]),
+            ], sketch: Sketch::diagonals(true)),
             new Way('four-at-a-time', 'four sewn round the edge', $this->squares([$a, $b], $round, 1, $this->raised($round)->plus($this->allowance->times(Fraction::of(3, 2)))), ...$this->counted($unit, SewingTable::roundTheEdge($a, $b)), seams: 4, isOuterBias: true, steps: [
                 'Lay the two squares right sides together.', 'Sew all round, one allowance from the edge.', 'Cut corner to corner both ways.', 'Open and press: all outer edges are bias now, so starch first and press up and down.', $this->squareUp($unit, 'the seam on the ruler\'s 45 degree line'),
-            ], note: 'All outer edges end on the bias.'),
+            ], note: 'All outer edges end on the bias.', sketch: Sketch::roundTheEdge()),
             $this->onSheets($unit, $two),
         ];
     }
@@ -108,7 +108,7 @@ final readonly class Ways
                     // One pair of squares gives two half squares: both are crossed with each other, or with those of a second pair.
                     $ways = [new Way('crossed', 'two half-square triangles crossed', $this->squares($fabrics, $side, 1, $this->proposed($unit->width, 6)), $isSame ? $own : 2 * $own, $isSame ? $other : 2 * $other, false, $isSame ? 4 : 8, false, [
                         'Make half-square triangles, two from two squares, and press toward the dark.', 'Lay two right sides together, seams nested, unlike fabrics on each other.', 'Draw a line corner to corner across the seam.', 'Sew on both sides of the line, one allowance away.', 'Cut on the line, open and press.', $this->squareUp($unit, 'the centre at half the size both ways'),
-                    ], $other > 0 && $own !== $other ? 'Gives both hands.' : '')];
+                    ], $other > 0 && $own !== $other ? 'Gives both hands.' : '', sketch: Sketch::diagonals(false))];
                 }
             }
         }
@@ -136,7 +136,7 @@ final readonly class Ways
                 ...$this->squares([$large], $big, 2, $this->proposed($unit->width, 4)),
             ], 2 * $own, 2 * $other, false, 6, false, [
                 'Make two half-square triangles from the smaller squares\' pair and press them.', 'Lay one right sides together with a square of the large fabric.', 'Draw a line corner to corner across the seam.', 'Sew on both sides of the line, one allowance away.', 'Cut on the line, open and press.', $this->squareUp($unit, 'the long seam on the 45 degree line, the crossing in the middle'),
-            ], 'Every pair gives one of each hand.'),
+            ], 'Every pair gives one of each hand.', sketch: Sketch::diagonals(false)),
             new Way('from-triangles', 'from a large and two small triangles', [
                 ...$this->eachOf([$large], $big, Then::Once),
                 ...$this->eachOf([$b, $c], $small, Then::Twice),
@@ -148,7 +148,7 @@ final readonly class Ways
                 ...$this->eachOf([$large], $big, Then::Once, times: 4),
             ], ...$stepped, seams: 8, isOuterBias: false, steps: [
                 'Lay the two smaller squares right sides together and draw both diagonals.', 'Sew along each half of the diagonals on the same side of it, going round: left of the first, left of the next.', 'Cut on both diagonals: four pairs of one hand.', 'Sew a large triangle to the long side of each.', $this->squareUp($unit, 'the long seam on the 45 degree line'),
-            ], note: 'Step the line the other way round for the other hand.'),
+            ], note: 'Step the line the other way round for the other hand.', sketch: Sketch::diagonals(true)),
         ];
     }
 
@@ -169,13 +169,13 @@ final readonly class Ways
                     : array_map(fn (string $fabric): Piece => Piece::square($fabric, $sky, 2, Then::None, $this->proposed($unit->height, 5)), [$left, $right])),
             ], ...$this->counted($unit, SewingTable::fourGeese($goose, $left, $right)), seams: 8, isOuterBias: false, steps: [
                 'Lay two small squares on opposite corners of the large one, right sides together; clip the tips where they overlap.', 'Draw a line corner to corner across both.', 'Sew on both sides of the line, cut on it, open.', 'Lay a small square on each half\'s corner, draw the line from that corner.', 'Sew on both sides, cut, open and press.', $this->squareUp($unit, $check),
-            ], note: $sameSky ? '' : 'Half of them come out in the other hand.'),
+            ], note: $sameSky ? '' : 'Half of them come out in the other hand.', sketch: Sketch::fourGeese()),
             new Way('flipped', 'one at a time, corners flipped', [
                 new Piece($goose, CutShape::Rectangle, $width->plus($this->straight), $height->plus($this->straight), 1, Then::None, $this->proposed($unit->width, 3)),
                 ...$this->eachOf($sameSky ? [$left, $left] : [$left, $right], $height->plus($this->straight), Then::None, $this->proposed($unit->height, 3)),
             ], 1, 0, true, 2, false, [
                 'Draw a line corner to corner on the wrong side of each small square.', 'Lay one on the rectangle\'s end, right sides together.', 'Sew a hair to the waste side of the line.', 'Open and look before you cut off the waste.', 'Press, then the other end the same way.', $this->squareUp($unit, $check),
-            ], bonus: $this->bonus(2, $unit->height)),
+            ], bonus: $this->bonus(2, $unit->height), sketch: Sketch::flippedCorner(0.5, 0.5)),
             new Way('from-triangles', 'from a large and two small triangles', [
                 ...$this->eachOf([$goose], $width->plus($this->quarter), Then::Twice),
                 ...$this->eachOf([$left, $right], $sky, Then::Once),
@@ -212,7 +212,7 @@ final readonly class Ways
                 ...$this->eachOf($corners, Surd::of($halfSide)->plus($this->straight), Then::None, $this->proposed($halfSide, 3)),
             ], 1, 0, true, 4, false, [
                 'Draw a line corner to corner on the wrong side of each small square.', 'Opposite corners first: sew a hair to the waste side of the line.', 'Open and look before you cut off the waste; press.', 'Then the other two corners; clip the tips that cross.', $this->squareUp($unit, $check),
-            ], bonus: $this->bonus(4, $halfSide)),
+            ], bonus: $this->bonus(4, $halfSide), sketch: Sketch::flippedCorner(1.0, 0.5)),
         ];
     }
 
@@ -226,7 +226,10 @@ final readonly class Ways
 
         return new Way('flipped', 'corners sewn and flipped', $pieces, 1, 0, true, count($kind->corners), false, [
             'Draw a line corner to corner on the wrong side of the small square.', 'Lay it on its corner, right sides together; left and right are different units.', 'Sew a hair to the waste side of the line.', 'Open and look before you cut off the waste.', 'Press.', $this->squareUp($unit, 'all sides straight'),
-        ], bonus: $kind->corners === [] ? '' : $this->bonus(count($kind->corners), $kind->corners[0]->finishedLeg->in($this->unit)));
+        ], bonus: $kind->corners === [] ? '' : $this->bonus(count($kind->corners), $kind->corners[0]->finishedLeg->in($this->unit)), sketch: $kind->corners === [] ? null : Sketch::flippedCorner(
+            $unit->height->dividedBy($unit->width)->toFloat(),
+            $kind->corners[0]->finishedLeg->in($this->unit)->dividedBy($unit->width)->toFloat(),
+        ));
     }
 
     /** Sewn on printed sheets: a grid of squares, a half-square triangle from each half of one. */

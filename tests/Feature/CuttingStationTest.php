@@ -57,6 +57,28 @@ final class CuttingStationTest extends TestCase
         self::assertSame('crossed', $this->getJson('/api/blocks/3/cutting')->assertOk()->json('units.0.method'));
     }
 
+    public function test_questions_at_the_table_are_answered(): void
+    {
+        $largest = $this->getJson('/api/blocks/3/cutting/largest?size=5&as=square')->assertOk()->json();
+        self::assertSame(['11 1/4', '11 1/4'], $largest['finished']);
+        self::assertSame(['class' => 'U1', 'unfinished' => '2 3/8', 'pieces' => ['2 3/4', '2 3/4']], $largest['units'][0]);
+        $this->getJson('/api/blocks/3/cutting/largest?size=1/8&as=square')->assertOk()->assertJson(['finished' => null]);
+        $this->getJson('/api/blocks/3/cutting/largest?size=five')->assertUnprocessable();
+
+        $sizes = $this->getJson('/api/blocks/3/cutting/sizes?sizes=9,10,1/2')->assertOk()->json('sizes');
+        self::assertSame([['9', true, ''], ['10', false, '']], array_map(static fn (array $one): array => [$one['finished'][0], $one['isOnRuler'], $one['problem']], array_slice($sizes, 0, 2)));
+        self::assertStringContainsString('can be cut', $sizes[2]['problem']);
+
+        $fabrics = $this->getJson('/api/blocks/3/cutting/precut?width=10&height=10')->assertOk()->json('fabrics');
+        self::assertSame([3, 2, 2], array_column($fabrics, 'needed'));
+        $small = $this->getJson('/api/blocks/3/cutting/precut?width=5&height=5')->assertOk()->json('fabrics');
+        self::assertSame(['2 of 5 1/4', '1 of 5 1/4'], $small[0]['tooLarge']);
+
+        $findings = $this->postJson('/api/blocks/3/cutting/pattern', ['text' => "Sea glass, 5 1/4, 2\nMussel plum, 4 7/8, 2"])->assertOk()->json('findings');
+        self::assertContains('Mussel plum 2 7/8: 6 needed, the pattern has none.', $findings);
+        $this->postJson('/api/blocks/3/cutting/pattern', ['text' => 'nonsense'])->assertUnprocessable()->assertJson(['code' => 'pattern-not-readable']);
+    }
+
     public function test_the_command_prints_the_form_of_its_schema(): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'keenseam');

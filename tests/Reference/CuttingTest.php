@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Making\Cut;
+use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CutShape;
+use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\Packing;
 use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Measure\Fraction;
@@ -14,6 +20,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Symfony\Component\Process\Process;
+use Tests\Support\Blocks;
 
 /** Cutting sizes against outlines moved out by JSTS, and strips against the optimum of HiGHS. */
 final class CuttingTest extends TestCase
@@ -44,6 +51,34 @@ final class CuttingTest extends TestCase
             self::assertGreaterThanOrEqual($found - 1e-9, $raised);
             self::assertLessThan($found + 1 / 8, $raised);
         }
+    }
+
+    public function test_ways_give_as_many_of_each_hand_as_folding_and_cutting_with_the_library(): void
+    {
+        $cases = $expected = [];
+        foreach ([
+            ['hAB', ['two-at-a-time', 'four-at-a-time', 'eight-at-a-time']], ['hAB90m', ['two-at-a-time']],
+            ['gABB', ['four-at-once']], ['gABC', ['four-at-once']], ['gCBAm', ['four-at-once']],
+            ['sABC', ['crossed']], ['sBCAm', ['crossed']], ['sABB', ['crossed']],
+        ] as [$word, $keys]) {
+            $file = Blocks::file($word);
+            $file['finished'] = $word[0] === 'g' ? ['width' => '4', 'height' => '2'] : ['width' => '4', 'height' => '4'];
+            $plan = CuttingPlan::of(Construction::of(Face::of(BlockFile::read($file)), Order::Rows), new CutQuestion());
+            $unit = $plan->units[0]->unit;
+            foreach ($plan->units[0]->ways as $way) {
+                if (in_array($way->key, $keys, true)) {
+                    $cases[] = ['way' => $way->key, 'fabrics' => array_map(static fn ($fabric): string => $fabric->key, $unit->fabrics()), 'unit' => array_map(
+                        static fn (array $patch): array => [$patch[0], array_map(static fn (array $point): array => [$point[0] * $unit->width->toFloat(), $point[1] * $unit->height->toFloat()], $patch[1])],
+                        $unit->picture->toShares(),
+                    )];
+                    // One pair of squares makes two of the half squares that are crossed, so a batch is two of the library's.
+                    $expected[] = $way->key === 'crossed' ? [intdiv($way->own, 2), intdiv($way->other, 2)] : [$way->own, $way->other];
+                }
+            }
+        }
+
+        self::assertCount(10, $cases);
+        self::assertSame(self::ask('yields.mjs', $cases), $expected);
     }
 
     public function test_small_lists_are_packed_as_short_as_strips_allow(): void

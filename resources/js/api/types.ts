@@ -354,6 +354,10 @@ export interface WayShown {
   steps: string[]
   note: string
   bonus: string
+  /** How it is begun: the under piece is 1 wide. */
+  sketch: { height: number; over: [number, number, number, number][]; lines: [Place, Place][]; stitches: [Place, Place][] } | null
+  /** Of the cloth, what is not in the finished units. */
+  beside: number
 }
 
 export interface UnitToMake {
@@ -372,7 +376,7 @@ export interface UnitToMake {
   patches: UnitPicture[]
   halves: [string, string]
   /** The unit with the ruler on it; places are shares of the raw size. */
-  ruler: { width: number; height: number; allowance: number; guides: [Place, Place][]; tip: Place | null; words: string }
+  ruler: { width: number; height: number; allowance: number; guides: [Place, Place][]; tip: Place | null; words: string; isFlush: boolean }
   ways: WayShown[]
   isOversize: boolean
   isDone: boolean
@@ -386,6 +390,7 @@ export interface CutShown {
   size: string
   count: number
   then: string
+  bias: string
   for: string[]
   isDone: boolean
 }

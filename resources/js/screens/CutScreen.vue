@@ -39,6 +39,8 @@ const fabrics = computed(() => new Map((shown.value?.face.fabrics ?? []).map((fa
 const done = computed(() => shown.value?.cuts.filter((cut) => cut.isDone).length ?? 0)
 const spares = computed(() => (shown.value?.units ?? []).filter((unit) => unit.spare > 0))
 
+const bonuses = computed(() => (shown.value?.units ?? []).map((unit) => ({ class: unit.class, bonus: unit.ways.find((way) => way.key === unit.method)?.bonus ?? '' })).filter((unit) => unit.bonus !== ''))
+
 const choose = (choices: Partial<CuttingChoices>) => change((block, version) => api.chooseCutting(block, version, choices))
 const tick = (name: string, isDone: boolean) => change((block, version) => api.tickCut(block, version, name, isDone))
 
@@ -110,7 +112,7 @@ async function load() {
                 <label>
                   <input type="checkbox" :checked="cut.isDone" @change="tick(cut.name, ($event.target as HTMLInputElement).checked)" />
                   <span class="letter">{{ cut.letter }}</span>
-                  <span><b>{{ cut.count }}</b> {{ counted(cut.count, cut.shape).replace(/^\d+ /, '') }} <b><FractionText :text="cut.size" /></b><template v-if="cut.then">, {{ cut.then }}</template> <span class="soft">for {{ cut.for.join(', ') }}</span></span>
+                  <span><b>{{ cut.count }}</b> {{ counted(cut.count, cut.shape).replace(/^\d+ /, '') }} <b><FractionText :text="cut.size" /></b><template v-if="cut.then">, {{ cut.then }} <span class="soft">({{ cut.bias }})</span></template> <span class="soft">for {{ cut.for.join(', ') }}</span></span>
                 </label>
               </li>
             </ul>
@@ -118,6 +120,7 @@ async function load() {
             <p class="soft strip-note">{{ counted(packed.strips.length, 'strip') }} across the width: <template v-for="(strip, i) in packed.strips" :key="i"><template v-if="i > 0">, </template><FractionText :text="strip.text" /></template> {{ shown.face.units }}. <template v-if="!packed.isProved">At least <FractionText :text="packed.bound" /> would be needed.</template></p>
           </template>
           <p v-if="spares.length > 0" class="spares">Left over: <template v-for="(unit, i) in spares" :key="unit.class"><template v-if="i > 0">, </template><b>{{ unit.spare }}</b> {{ unit.name }} ({{ unit.class }})</template>.</p>
+          <p v-for="unit in bonuses" :key="unit.class" class="spares">From the waste of {{ unit.class }}, if it is sewn first: {{ unit.bonus }} for each unit.</p>
           <AtTheTable :cutting="shown" @problem="problem = $event" />
         </section>
         <section class="units" aria-label="Units to make">

@@ -4,6 +4,7 @@ import type { FabricShown, UnitToMake } from '@/api/types'
 import FractionText from '@/drawing/FractionText.vue'
 import UnitIcon from '@/drawing/UnitIcon.vue'
 import RulerOnUnit from './RulerOnUnit.vue'
+import WaySketch from './WaySketch.vue'
 
 /** One kind of unit: how many of each hand, the way it is made, step by step, and the others there are. */
 const props = defineProps<{ unit: UnitToMake; fabrics: FabricShown[]; units: string }>()
@@ -12,13 +13,21 @@ const emit = defineEmits<{ way: [key: string]; oversize: [isOversize: boolean]; 
 const byKey = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key, fabric])))
 const way = computed(() => props.unit.ways.find((one) => one.key === props.unit.method))
 const size = (pair: [string, string]) => (pair[0] === pair[1] ? pair[0] : pair.join(' x '))
+const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key, fabric.color])))
+const rank = { light: 0, medium: 1, dark: 2 }
+/** The under and the upper fabric: of two equal squares the lighter one lies on top, where the line shows. */
+const layers = computed<[string, string]>(() => {
+  const [a, b] = [way.value?.pieces[0], way.value?.pieces[1] ?? way.value?.pieces[0]].map((piece) => byKey.value.get(piece?.fabric ?? ''))
+  const isSwapped = way.value?.pieces[0]?.exact === way.value?.pieces[1]?.exact && a !== undefined && b !== undefined && rank[a.value] < rank[b.value]
+  return isSwapped ? [b.color, a.color] : [a?.color ?? '#fff', b?.color ?? '#fff']
+})
 const ratio = computed(() => (props.unit.unit === 'flying-geese' ? 2 : 1))
 const told = (one: UnitToMake['ways'][number]) =>
   [
     one.batches === null ? 'never gives the hand that is needed' : '',
     one.wrongHand > 0 ? `${one.wrongHand} of the wrong hand over` : one.spare > 0 ? `${one.spare} spare` : '',
     one.isOuterBias ? 'bias edges' : '',
-    one.batches === null ? '' : `${one.cloth} sq ${props.units}`,
+    one.batches === null ? '' : `${one.cloth} sq ${props.units}, ${one.beside} of it not in the units`,
   ]
     .filter(Boolean)
     .join(', ')
@@ -52,6 +61,7 @@ const told = (one: UnitToMake['ways'][number]) =>
         </li>
       </ul>
       <label v-if="way.pieces.length > 0" class="tick"><input type="checkbox" :checked="unit.isOversize" @change="emit('oversize', ($event.target as HTMLInputElement).checked)" /> cut larger, to square up</label>
+      <WaySketch v-if="way.sketch" :sketch="way.sketch" :under="layers[0]" :over="layers[1]" :patches="unit.patches" :colours="colours" :ratio="ratio" />
       <ol class="steps">
         <li v-for="(step, i) in way.steps" :key="i">{{ step }}</li>
       </ol>
