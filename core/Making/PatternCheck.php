@@ -36,10 +36,13 @@ final readonly class PatternCheck
         if (count($lines) > self::MOST_LINES) {
             throw PatternNotReadable::tooLong(self::MOST_LINES);
         }
+        if ($lines === []) {
+            throw PatternNotReadable::nothing();
+        }
         $cuts = $units = $findings = $seen = [];
         foreach ($lines as $number => $line) {
             $fields = array_map(static fn (?string $field): string => trim((string) $field), str_getcsv($line, str_contains($line, ';') ? ';' : ','));
-            if ($number === 0 && ! preg_match('~\d~', $line)) {
+            if ($number === 0 && count($lines) > 1 && ! preg_match('~\d~', $line)) {
                 continue; // a heading
             }
             if (count($fields) < 3 || preg_match('~^\d{1,5}$~D', $fields[2]) !== 1) {

@@ -29,6 +29,11 @@ final class PatternNotReadable extends \InvalidArgumentException implements Keen
         return new self(sprintf('"%s" in line %d is no size. Write it like 2 7/8, or 2 1/2 x 4 1/2.', mb_substr($size, 0, 40), $number), '/lines/'.$number);
     }
 
+    public static function nothing(): self
+    {
+        return new self('There is no line in this list. Write one for every piece, like "Harbour ink, 2 7/8, 6".', '/lines');
+    }
+
     public static function tooLong(int $most): self
     {
         return new self(sprintf('This list has more than %d lines. Check a part of it at a time.', $most), '/lines');
