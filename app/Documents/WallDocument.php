@@ -85,6 +85,7 @@ final readonly class WallDocument
             ], TooClose::allOn($this->face)),
             'awkward' => array_map(fn (Length $side): string => $side->toText($open->unit), $sizes->awkward),
             'friendly' => array_map(fn (array $size): array => [$size[0]->toText($open->unit), $size[1]->toText($open->unit)], $sizes->nearest),
+            'allowance' => $open->seamAllowance->toText($open->unit),
             'hasPicture' => $this->block->picture !== null,
             'wholeDifference' => $this->differences()[0] ?? null,
             'order' => $this->block->order->value,

@@ -257,6 +257,7 @@ export interface WallShown {
   tooClose: { fabrics: [string, string]; cells: WallPlace[] }[]
   awkward: string[]
   friendly: [string, string][]
+  allowance: string
   hasPicture: boolean
   wholeDifference: string | null
   order: Order

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { WallEdit, WallShown } from '@/api/types'
 import FractionText from '@/drawing/FractionText.vue'
 
@@ -7,6 +7,7 @@ import FractionText from '@/drawing/FractionText.vue'
 const props = defineProps<{ wall: WallShown; isWhole: boolean }>()
 const emit = defineEmits<{ edit: [change: WallEdit] }>()
 
+const allowances = computed(() => [...new Set([props.wall.allowance, ...(props.wall.face.units === 'in' ? ['1/4', '3/8'] : ['6', '7', '7 1/2'])])])
 const [name, width, height] = [ref(''), ref(''), ref('')]
 
 watch(
@@ -29,6 +30,11 @@ function rename() {
     <summary>Name and size</summary>
     <template v-if="isWhole">
       <label>Name <input v-model="name" class="wide" maxlength="120" @change="rename" /></label>
+      <label>Seam allowance
+        <select :value="wall.allowance" @change="emit('edit', { do: 'allowance', size: ($event.target as HTMLSelectElement).value })">
+          <option v-for="one in allowances" :key="one" :value="one">{{ one }} {{ wall.face.units }}</option>
+        </select>
+      </label>
       <form @submit.prevent="emit('edit', { do: 'size', width, height })">
         <label>Finished <input v-model="width" aria-label="Finished width" /></label>
         <label>x <input v-model="height" aria-label="Finished height" /> {{ wall.face.units }}</label>
