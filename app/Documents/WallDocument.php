@@ -17,12 +17,12 @@ use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Layout\Difference;
-use KeenSeam\Core\Layout\FriendlySizes;
 use KeenSeam\Core\Layout\HandCount;
 use KeenSeam\Core\Layout\OddOnesOut;
 use KeenSeam\Core\Layout\Signature;
 use KeenSeam\Core\Layout\TooClose;
 use KeenSeam\Core\Layout\Wall;
+use KeenSeam\Core\Making\FriendlySizes;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 

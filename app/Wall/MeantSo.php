@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Wall;
 
+use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Block\PlacedUnit;
-use KeenSeam\Core\Layout\Picture;
 
 /** Odd cells the quilter said are meant to be so; what she says of a cell holds as long as it shows the same. */
 final readonly class MeantSo

@@ -7,8 +7,10 @@ namespace KeenSeam\Core\Layout;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Block\Cell;
+use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Block\Side;
 use KeenSeam\Core\Layout\Internal\CellPictures;
 
 /** The other ways a unit could lie without the eye catching it at the machine: the edge being sewn looks the same. */

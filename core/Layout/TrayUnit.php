@@ -16,6 +16,7 @@ use KeenSeam\Core\Block\Grid;
 use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\PatchesUnit;
 use KeenSeam\Core\Block\PatternUnit;
+use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Block\Unit;
 use KeenSeam\Core\Block\UnitPatterns;
 use KeenSeam\Core\Measure\Fraction;

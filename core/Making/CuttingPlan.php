@@ -10,9 +10,9 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Grid;
+use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\Point;
-use KeenSeam\Core\Layout\Picture;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 

@@ -6,7 +6,6 @@ namespace KeenSeam\Core\Making;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Block\Block;
-use KeenSeam\Core\Layout\FriendlySizes;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\LengthUnit;
 

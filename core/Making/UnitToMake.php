@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Making;
 
 use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Unit;
-use KeenSeam\Core\Layout\Picture;
 use KeenSeam\Core\Measure\Fraction;
 
 /** A class of units, with its mirror images, as it has to be made: in its own frame, before it is turned into its cell. */

@@ -65,6 +65,14 @@ abstract class SeamCommand extends Command
             : throw OptionNotKnown::amount($option, is_string($given) ? $given : '');
     }
 
+    /** @return \Closure(): bool true once so many seconds have passed */
+    protected function untilTime(float $seconds): \Closure
+    {
+        $end = microtime(true) + $seconds;
+
+        return static fn (): bool => microtime(true) > $end;
+    }
+
     private function fileText(): string
     {
         $path = $this->argument('file');

@@ -41,11 +41,11 @@ final class SeamPlan extends SeamCommand
             static fn (mixed $lock): Lock => Lock::parse(is_string($lock) ? $lock : ''),
             array_values((array) $this->option('lock')),
         );
-        $deadline = microtime(true) + ($this->amount('time-limit') ?? self::TIME_LIMIT);
+        $timeIsUp = $this->untilTime($this->amount('time-limit') ?? self::TIME_LIMIT);
         $planner = new PressingPlanner(Construction::of(Face::of($block), $order));
         $question = new PressQuestion($style, $locks, (int) $this->amount('lump'), $this->twoPiles($planner->construction), $this->oneOf('equal-parts', EqualParts::class));
 
-        return PlanDocument::of($planner->best($question, static fn (): bool => microtime(true) > $deadline), $style);
+        return PlanDocument::of($planner->best($question, $timeIsUp), $style);
     }
 
     /** @return list<int> */

@@ -10,8 +10,8 @@ use App\Wall\Walls;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Layout\Impostors;
-use KeenSeam\Core\Layout\Picture;
 
 /** One unit as it must lie beside the ways it could lie unnoticed, with the place that tells them apart. */
 final readonly class ImpostorController

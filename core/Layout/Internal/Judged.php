@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Layout\Internal;
 
+use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Layout\OddCell;
-use KeenSeam\Core\Layout\Picture;
 
 /**
  * How far a layout is from one symmetry: which cells would have to change, and to what.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Making\Internal;
 
-use KeenSeam\Core\Layout\Picture;
+use KeenSeam\Core\Block\Picture;
 
 /**
  * Cloth on the table, as patches with whole-number corners, clockwise, seen from above. Seam allowances are left out:

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Making\Internal;
 
-use KeenSeam\Core\Layout\Picture;
+use KeenSeam\Core\Block\Picture;
 
 /**
  * The ways to make several units at once, carried out on modelled cloth: laid right sides together, stitched along

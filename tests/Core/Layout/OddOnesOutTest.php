@@ -6,11 +6,11 @@ namespace Tests\Core\Layout;
 
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Layout\OddCell;
 use KeenSeam\Core\Layout\OddOnesOut;
-use KeenSeam\Core\Layout\Picture;
 use KeenSeam\Core\Layout\Symmetry;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -2,11 +2,8 @@
 
 declare(strict_types=1);
 
-namespace KeenSeam\Core\Layout;
+namespace KeenSeam\Core\Block;
 
-use KeenSeam\Core\Block\Patch;
-use KeenSeam\Core\Block\PlacedUnit;
-use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Measure\NumberOutOfReach;

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace KeenSeam\Core\Layout;
+namespace KeenSeam\Core\Making;
 
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\PlacedUnit;
-use KeenSeam\Core\Layout\Internal\Box;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
@@ -56,8 +55,8 @@ final readonly class FriendlySizes
         $sides = [];
         foreach ($whole->parts as $part) {
             if ($part instanceof PlacedUnit) {
-                $box = Box::of($part->outline);
-                $sides = [...$sides, $box->width, $box->height, ...self::sides($part)];
+                $far = $part->outline->turnedAbout($part->outline->corner(), 2)->corner();
+                $sides = [...$sides, -$far->x, -$far->y, ...self::sides($part)];
             }
         }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KeenSeam\Core\Layout;
+namespace KeenSeam\Core\Block;
 
 /** A side of a cell as it lies on the face. */
 enum Side: string

@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Matching;
+
+use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\JoinTie;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Matching\Internal\RealAssembly;
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Pressing\PressingPlan;
+
+/**
+ * Will it meet? Every join of a plan with the real lengths of its two edges, when each seam takes up so much: a seam that
+ * takes more than two allowances brings its parts closer by the difference, and all that was sewn before comes with them.
+ */
+final class Drift
+{
+    /** @var list<JoinSheet> by join id */
+    public readonly array $sheets;
+
+    /** @var array{float, float} raw width and height of the block as it comes out, in its unit */
+    public readonly array $expected;
+
+    /** @var array<int, Patch> */
+    private array $patches = [];
+
+    /** @var array<int, ConvexPolygon> outline of the unit each patch is in */
+    private array $units = [];
+
+    /** @var array<int, JoinSheet> */
+    private array $made = [];
+
+    private readonly float $allowance;
+
+    private readonly int $steps;
+
+    /** @param Fraction $takeUp of every seam, in the block's unit */
+    public function __construct(
+        private readonly PressingPlan $plan,
+        private readonly Fraction $takeUp,
+        private readonly SquareUp $squareUp,
+    ) {
+        $face = $plan->construction->face;
+        $this->allowance = $face->block->seamAllowance->in($face->block->unit)->toFloat();
+        $this->steps = $face->lattice->steps;
+        foreach ($face->patches as $patch) {
+            $this->patches[$patch->id] = $patch;
+        }
+        $this->noteUnits($face->whole);
+        $whole = $this->real($plan->construction->root, null);
+        ksort($this->made);
+        $this->sheets = array_values($this->made);
+        $this->expected = $this->sizeOf($whole);
+    }
+
+    /** How much more a seam takes than its two allowances. */
+    private function error(): float
+    {
+        return $this->takeUp->toFloat() - 2 * $this->allowance;
+    }
+
+    private function real(Assembly $assembly, ?JoinTie $of): RealAssembly
+    {
+        if (! $assembly instanceof Join) {
+            return RealAssembly::asMeant($assembly, $this->patches);
+        }
+        [$left, $right] = [$this->real($assembly->left, $assembly->tie), $this->real($assembly->right, $assembly->tie)];
+        $this->made[$assembly->id] = $this->sheet($assembly, $left, $right);
+        $isWholeUnit = $assembly->tie !== null && ($of === null || [$of->unitClass, $of->member] !== [$assembly->tie->unitClass, $assembly->tie->member]);
+
+        return $isWholeUnit && $this->squareUp === SquareUp::Units
+            ? RealAssembly::asMeant($assembly, $this->patches)
+            : RealAssembly::joined($assembly, $left, $right, $this->error());
+    }
+
+    private function sheet(Join $join, RealAssembly $left, RealAssembly $right): JoinSheet
+    {
+        $finished = $join->seam->length() / $this->steps;
+        $raw = fn (RealAssembly $part): float => $finished
+            + $part->allowanceAt($join, $join->seam->from, $this->allowance) + $part->allowanceAt($join, $join->seam->to, $this->allowance)
+            + $part->endShift($join, $join->seam->to) - $part->endShift($join, $join->seam->from);
+        $marks = $this->marks($join, $left, $right);
+
+        return new JoinSheet($join, $finished, [$raw($left), $raw($right)], self::up($marks), $this->bias($join, $left, $right), $marks);
+    }
+
+    /** @return list<Mark> */
+    private function marks(Join $join, RealAssembly $left, RealAssembly $right): array
+    {
+        $nests = [];
+        foreach ($this->plan->matches as $match) {
+            if ($match->join === $join->id) {
+                $nests[$match->at->key()] = $match->nesting;
+            }
+        }
+        $marks = [];
+        foreach ($join->meetings as $meeting) {
+            if (! $join->seam->containsInside($meeting->at)) {
+                continue;
+            }
+            $here = static fn (RealAssembly $part, int $seams): MarkSide => match (true) {
+                $seams === 0 => MarkSide::Plain,
+                $part->hasTipAt($join, $meeting->at) => MarkSide::Tip,
+                default => MarkSide::Seam,
+            };
+            [$onLeft, $onRight] = [$here($left, $meeting->seamsOfLeft), $here($right, $meeting->seamsOfRight)];
+            [$fromLeft, $fromRight] = [$this->fromEdge($join, $left, $meeting->at), $this->fromEdge($join, $right, $meeting->at)];
+            $kind = MarkKind::where($onLeft, $onRight);
+            // Corners of unlike angles reach unlike far; that is no miss.
+            $nominal = $left->allowanceAt($join, $join->seam->from, $this->allowance) - $right->allowanceAt($join, $join->seam->from, $this->allowance);
+            $marks[] = new Mark($meeting->at, [$fromLeft, $fromRight], $onLeft, $onRight, $kind, $nests[$meeting->at->key()] ?? null, $kind === MarkKind::Match ? $fromLeft - $fromRight - $nominal : null);
+        }
+
+        return $marks;
+    }
+
+    private function fromEdge(Join $join, RealAssembly $part, Point $at): float
+    {
+        $from = $join->seam->from;
+        $along = hypot($at->x - $from->x, $at->y - $from->y) / $this->steps;
+
+        return $part->allowanceAt($join, $from, $this->allowance) + $along + $part->shiftAt($join, $at) - $part->endShift($join, $from);
+    }
+
+    /** @param list<Mark> $marks */
+    private static function up(array $marks): string
+    {
+        $count = static fn (string $side, MarkSide $what): int => count(array_filter($marks, static fn (Mark $mark): bool => ($side === 'left' ? $mark->left : $mark->right) === $what));
+        $ends = static fn (string $side): array => [$count($side, MarkSide::Tip), $count($side, MarkSide::Tip) + $count($side, MarkSide::Seam)];
+
+        return match ($ends('left') <=> $ends('right')) {
+            1 => 'left',
+            -1 => 'right',
+            default => 'either',
+        };
+    }
+
+    private function bias(Join $join, RealAssembly $left, RealAssembly $right): string
+    {
+        $isBias = fn (RealAssembly $part): bool => array_filter($part->stretches($join), fn (array $stretch): bool => $this->isBias($stretch[2], $join)) !== [];
+
+        return match ([$isBias($left), $isBias($right)]) {
+            [true, true] => 'both',
+            [true, false] => 'left',
+            [false, true] => 'right',
+            [false, false] => 'none',
+        };
+    }
+
+    /**
+     * Patches that reach their unit's outer edge are cut so that this edge lies on the straight grain; one that lies inside,
+     * like a square on its point, has its own edges on it.
+     */
+    private function isBias(int $patch, Join $join): bool
+    {
+        $outline = $this->patches[$patch]->outline;
+        $grain = null;
+        foreach ($outline->edges() as [$a, $b]) {
+            foreach ($this->units[$patch]->edges() as [$c, $d]) {
+                if ($d->minus($c)->cross($a->minus($c)) === 0 && $d->minus($c)->cross($b->minus($c)) === 0) {
+                    $grain = $b->minus($a);
+                }
+            }
+        }
+        $grain ??= $outline->points[1]->minus($outline->points[0]);
+        $direction = $join->seam->direction();
+
+        return $grain->cross($direction) !== 0 && $grain->dot($direction) !== 0;
+    }
+
+    private function noteUnits(PlacedUnit $unit): void
+    {
+        foreach ($unit->parts as $part) {
+            if ($part instanceof PlacedUnit) {
+                $this->noteUnits($part);
+            } else {
+                $this->units[$part->id] = $unit->outline;
+            }
+        }
+    }
+
+    /** @return array{float, float} what is left once the block's sides are cut straight */
+    private function sizeOf(RealAssembly $whole): array
+    {
+        $outline = $this->plan->construction->face->outline();
+        $size = [];
+        foreach (['x', 'y'] as $axis => $name) {
+            $values = array_map(static fn (Point $point): int => $name === 'x' ? $point->x : $point->y, $outline->points);
+            [$near, $far] = [min($values), max($values)];
+            $shifts = ['near' => [], 'far' => []];
+            foreach ($whole->moved as $id => $moved) {
+                foreach ($this->patches[$id]->outline->edges() as [$a, $b]) {
+                    $ends = $name === 'x' ? [$a->x, $b->x] : [$a->y, $b->y];
+                    if ($ends === [$near, $near]) {
+                        $shifts['near'][] = $moved[$axis];
+                    } elseif ($ends === [$far, $far]) {
+                        $shifts['far'][] = $moved[$axis];
+                    }
+                }
+            }
+            $size[] = ($far - $near) / $this->steps + 2 * $this->allowance + min($shifts['far'] ?: [0.0]) - max($shifts['near'] ?: [0.0]);
+        }
+
+        return [$size[0], $size[1]];
+    }
+}

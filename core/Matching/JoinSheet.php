@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Matching;
+
+use KeenSeam\Core\Assembly\Join;
+
+/** One join as it lies in the hand: the two edges, what has to meet along them, and what will. */
+final readonly class JoinSheet
+{
+    /**
+     * @param float               $finished length of the join
+     * @param array{float, float} $raw      lengths of the left and the right edge, raw edge to raw edge along the join
+     * @param string              $up       left, right or either: which assembly to sew with on top
+     * @param string              $bias     none, left, right or both
+     * @param list<Mark>          $marks    from the start of the join to its end
+     */
+    public function __construct(
+        public Join $join,
+        public float $finished,
+        public array $raw,
+        public string $up,
+        public string $bias,
+        public array $marks,
+    ) {}
+
+    public function endsDiffer(): float
+    {
+        return $this->raw[0] - $this->raw[1];
+    }
+}

@@ -1,0 +1,39 @@
+// Generated from schema/joins.schema.json by `npm run types`. Do not edit.
+
+/**
+ * @minItems 2
+ * @maxItems 2
+ */
+export type Pair = [string, string]
+
+/**
+ * What must meet at every join of a plan, where it lies and whether it will, version 1. Amounts are texts in the block's unit; those that are no whole 64ths have six decimals.
+ */
+export interface JoinsFile {
+  format: 'keen-seam/joins'
+  version: 1
+  take_up: string
+  joins: JoinEntry[]
+  block: {
+    unfinished: Pair
+    expected: Pair
+  }
+}
+export interface JoinEntry {
+  id: number
+  finished: string
+  raw: Pair
+  ends_differ: string
+  up: 'left' | 'right' | 'either'
+  bias: 'none' | 'left' | 'right' | 'both'
+  marks: MarkEntry[]
+}
+export interface MarkEntry {
+  at: Pair
+  from_edge: Pair
+  left: 'tip' | 'seam' | 'plain'
+  right: 'tip' | 'seam' | 'plain'
+  kind: 'match' | 'tip' | 'floating'
+  nest: 'nested' | 'stacked' | 'lopsided' | 'flat' | null
+  miss: string | null
+}
