@@ -7,6 +7,7 @@ use App\Http\Controllers\BlockFileController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\CuttingQuestionController;
 use App\Http\Controllers\ImpostorController;
+use App\Http\Controllers\JoinsController;
 use App\Http\Controllers\LockController;
 use App\Http\Controllers\MeantController;
 use App\Http\Controllers\OrderController;
@@ -44,6 +45,9 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::put('locks/{join}', [LockController::class, 'store'])->whereNumber('join');
     Route::delete('locks/{join}', [LockController::class, 'destroy'])->whereNumber('join');
     Route::delete('locks', [LockController::class, 'destroyAll']);
+    Route::get('joins', [JoinsController::class, 'show']);
+    Route::put('joins', [JoinsController::class, 'store']);
+    Route::post('seam-tests', [JoinsController::class, 'test']);
     Route::get('cutting', [CuttingController::class, 'show']);
     Route::put('cutting', [CuttingController::class, 'choose']);
     Route::get('cutting/largest', [CuttingQuestionController::class, 'largest']);

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Pressing\EqualParts;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\PressQuestion;
@@ -36,6 +37,8 @@ use KeenSeam\Core\Pressing\RestOfSeams;
  * @property int                         $edit_number of the change to the layout that was made last, see History
  * @property array<string, mixed>        $cutting     how she wants it cut, see CuttingChoices
  * @property list<string>                $cut_done    pieces and units that lie ready
+ * @property string|null                 $take_up     of her seams, in the block's unit; two allowances if null
+ * @property SquareUp                    $square_up
  */
 final class ShelfBlock extends Model
 {
@@ -53,6 +56,7 @@ final class ShelfBlock extends Model
         'steps_done' => 'array',
         'meant' => 'array',
         'cutting' => 'array',
+        'square_up' => SquareUp::class,
         'cut_done' => 'array',
         'swatches' => 'array',
         'edit_number' => 'integer',

@@ -87,7 +87,21 @@ final class Drift
             + $part->endShift($join, $join->seam->to) - $part->endShift($join, $join->seam->from);
         $marks = $this->marks($join, $left, $right);
 
-        return new JoinSheet($join, $finished, [$raw($left), $raw($right)], self::up($marks), $this->bias($join, $left, $right), $marks);
+        return new JoinSheet($join, $finished, [$raw($left), $raw($right)], self::up($marks), $this->bias($join, $left, $right), $marks, [$this->edge($join, $left), $this->edge($join, $right)]);
+    }
+
+    /** @return list<array{float, float, string}> from, to and fabric of each patch along the join, from its start */
+    private function edge(Join $join, RealAssembly $part): array
+    {
+        $length = $join->seam->length();
+        $stretches = array_map(fn (array $one): array => [
+            $one[0] / $length / $this->steps,
+            $one[1] / $length / $this->steps,
+            $this->patches[$one[2]]->fabric->key,
+        ], $part->stretches($join));
+        usort($stretches, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return $stretches;
     }
 
     /** @return list<Mark> */

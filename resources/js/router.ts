@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import CutScreen from './screens/CutScreen.vue'
+import JoinsScreen from './screens/JoinsScreen.vue'
 import MachineScreen from './screens/MachineScreen.vue'
 import OrderScreen from './screens/OrderScreen.vue'
 import PressScreen from './screens/PressScreen.vue'
@@ -16,6 +17,7 @@ export const router = createRouter({
     { path: '/blocks/:block(\\d+)/cut', name: 'cut', component: CutScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/order', name: 'order', component: OrderScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/press', name: 'press', component: PressScreen, props: blockProp },
+    { path: '/blocks/:block(\\d+)/joins', name: 'joins', component: JoinsScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/machine', name: 'machine', component: MachineScreen, props: blockProp },
     { path: '/:rest(.*)', redirect: '/' },
   ],

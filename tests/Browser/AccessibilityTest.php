@@ -18,6 +18,7 @@ final class AccessibilityTest extends BrowserTestCase
             'cut and make' => ['/blocks/3/cut', '.unit-card'],
             'order' => ['/blocks/3/order', '.orders'],
             'press' => ['/blocks/3/press', '.side .choice, .seam.chosen'],
+            'joins' => ['/blocks/3/joins', '.seam-ruler'],
             'machine' => ['/blocks/3/machine', 'h1, h2'],
         ];
     }

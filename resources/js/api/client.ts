@@ -1,4 +1,4 @@
-import type { AtSize, CuttingChoices, CuttingShown, LargestShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, WallEdit, WallFigures, WallPlace, WallShown } from './types'
+import type { AtSize, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, WallEdit, WallFigures, WallPlace, WallShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -97,6 +97,13 @@ export const chooseCutting = (block: number, version: number, choices: Partial<C
 
 export const tickCut = (block: number, version: number, name: string, isDone: boolean) =>
   ask<CuttingShown>('PUT', `/blocks/${block}/cutting/done`, { version, json: { name, isDone } })
+
+export const joins = (block: number) => ask<JoinsShown>('GET', `/blocks/${block}/joins`)
+
+export const chooseSeams = (block: number, version: number, takeUp: string | null, squareUp: JoinsShown['squareUp']) =>
+  ask<JoinsShown>('PUT', `/blocks/${block}/joins`, { version, json: takeUp === null ? { squareUp } : { takeUp, squareUp } })
+
+export const testSeams = (block: number, version: number, test: SeamTestGiven) => ask<JoinsShown>('POST', `/blocks/${block}/seam-tests`, { version, json: test })
 
 const asked = (parts: Record<string, string>) => new URLSearchParams(parts).toString()
 

@@ -1,5 +1,6 @@
 import type { Nesting, PlanTotals, PressDirection } from './generated/plan'
 
+import type { JoinEntry, MarkEntry } from './generated/joins'
 import type { PlacementEntry, Symmetry } from './generated/look'
 
 export type { Nesting, PlacementEntry, PressDirection, Symmetry }
@@ -451,4 +452,50 @@ export interface PrecutShown {
   fabric: string
   needed: number
   tooLarge: string[]
+}
+
+export interface MarkShown extends MarkEntry {
+  /** Where it lies on the left and the right edge, from the raw edge at the start of the join. */
+  place: [number, number]
+  /** What to do there. */
+  do: string
+  verdict: 'leave' | 'ease' | 'unpick' | null
+}
+
+export interface JoinSheetShown extends Omit<JoinEntry, 'marks'> {
+  title: string
+  leftName: string
+  rightName: string
+  /** How many joins of equal units are sewn like this one; only the first of them is shown. */
+  times: number
+  isFirst: boolean
+  patches: number[]
+  /** Higher where more can go wrong. */
+  risk: number
+  /** Of the longer raw edge. */
+  length: number
+  /** From, to and fabric of every patch along the finished join, on each side. */
+  edges: [[number, number, string][], [number, number, string][]]
+  marks: MarkShown[]
+}
+
+export interface JoinsShown {
+  block: { id: number; name: string; version: number }
+  face: FaceShown
+  takeUp: string
+  isMeasured: boolean
+  squareUp: 'units' | 'none'
+  joins: JoinSheetShown[]
+  raw: { unfinished: [string, string]; expected: [string, string] }
+  effect: string
+  tests: { id: number; words: string; takeUp: string; notes: string; date: string }[]
+  /** What to change at the machine, right after a seam test. */
+  advice?: string
+}
+
+export interface SeamTestGiven {
+  strips: number
+  width: string
+  measured: string
+  notes: string
 }

@@ -22,6 +22,7 @@ export function useStations(shown: Readonly<Ref<PressShown | null>>, order: Read
       { name: 'cut', word: 'Cut and make', note: '', isDone: true },
       { name: 'order', word: 'Order', note: order.value ? orderNotes[order.value] : '', isDone: true },
       { name: 'press', word: 'Press', note, isDone: (press?.stepsDone ?? 0) > 0 },
+      { name: 'joins', word: 'Joins', note: '', isDone: (press?.stepsDone ?? 0) > 0 },
       { name: 'machine', word: 'Machine', note: press === null ? '' : left === 0 ? 'all sewn' : `${counted(left, 'step')} to go`, isDone: press !== null && left === 0 },
     ]
   })

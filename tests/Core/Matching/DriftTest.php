@@ -12,12 +12,15 @@ use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
+use KeenSeam\Core\Matching\Hold;
 use KeenSeam\Core\Matching\Mark;
 use KeenSeam\Core\Matching\MarkSide;
+use KeenSeam\Core\Matching\SeamTest;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
 use KeenSeam\Core\Matching\TakeUpNotLikely;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
@@ -145,6 +148,23 @@ final class DriftTest extends TestCase
         $this->expectException(TakeUpNotLikely::class);
         $this->expectExceptionMessage('"12" is not likely');
         TakeUp::read('12', $block);
+    }
+
+    public function test_three_strips_of_one_and_a_half_come_out_at_three_and_a_half(): void
+    {
+        // Common practice, no published source: three 1 1/2 in strips sewn side by side are 3 1/2 in wide, the middle one shows 1 in.
+        [$width, $ideal] = [Fraction::of(3, 2), Fraction::of(1, 2)];
+        $test = SeamTest::of(3, $width, Fraction::of(7, 2), $ideal, LengthUnit::Inch);
+        self::assertTrue($test->takeUp->equals($ideal));
+        self::assertSame('Your seams take exactly what they should. Leave the guide where it is.', $test->words($ideal, LengthUnit::Inch));
+        self::assertSame('Each seam takes 1/16 in too little. Move the guide 1/32 in away from the needle.', SeamTest::of(3, $width, Fraction::of(29, 8), $ideal, LengthUnit::Inch)->words($ideal, LengthUnit::Inch));
+        $this->expectExceptionMessage('3 strips of 1 1/2 in come out near 3 1/2 in; "12" is not likely.');
+        SeamTest::of(3, $width, Fraction::of(12), $ideal, LengthUnit::Inch);
+    }
+
+    public function test_a_miss_is_left_eased_or_unpicked(): void
+    {
+        self::assertSame(['leave', 'leave', 'ease', 'ease', 'unpick'], array_map(static fn (float $miss): string => Hold::verdict($miss, LengthUnit::Inch), [0.0, 1 / 32, -1 / 16, 1 / 8, 3 / 16]));
     }
 
     /** @param array<string, mixed> $file */

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Models\SeamTestRecord;
+use App\Models\ShelfBlock;
+use KeenSeam\Core\Guide\SeamName;
+use KeenSeam\Core\Matching\Amount;
+use KeenSeam\Core\Matching\Drift;
+use KeenSeam\Core\Matching\Hold;
+use KeenSeam\Core\Matching\JoinSheet;
+use KeenSeam\Core\Matching\Mark;
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\LengthUnit;
+use KeenSeam\Core\Pressing\PressingPlan;
+
+/** Everything the joins station shows: each join with what must meet along it, and what the quilter's own seams do to the block. */
+final class JoinsStationDocument
+{
+    /**
+     * @param iterable<SeamTestRecord> $tests
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(ShelfBlock $block, PressingPlan $plan, Drift $drift, Fraction $takeUp, iterable $tests): array
+    {
+        $unit = $plan->construction->face->block->unit;
+        $names = SeamName::all($plan->construction);
+        $told = JoinsDocument::of($plan, $drift, $takeUp);
+        $joins = array_map(static fn (JoinSheet $sheet, array $open, SeamName $name): array => [
+            ...$open,
+            'title' => $name->title,
+            'leftName' => $name->left,
+            'rightName' => $name->right,
+            'times' => count($name->pressedToo),
+            'isFirst' => min([$sheet->join->id, ...$name->pressedToo]) === $sheet->join->id,
+            'patches' => $sheet->join->patchIds(),
+            'risk' => Hold::risk($sheet, $unit),
+            'length' => max($sheet->raw),
+            'edges' => $sheet->edges,
+            'marks' => array_map(static fn (Mark $mark, array $entry): array => [
+                ...$entry,
+                'place' => $mark->fromEdge,
+                'do' => Hold::words($mark, $sheet),
+                'verdict' => $mark->miss === null ? null : Hold::verdict($mark->miss, $unit),
+            ], $sheet->marks, $open['marks']),
+        ], $drift->sheets, $told['joins'], $names);
+
+        return [
+            'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
+            'face' => FaceDocument::of($plan->construction->face),
+            'takeUp' => $takeUp->toText(),
+            'isMeasured' => $block->take_up !== null,
+            'squareUp' => $block->square_up->value,
+            'joins' => $joins,
+            'raw' => $told['block'],
+            'effect' => self::effect($drift, $plan, $unit),
+            'tests' => array_values(array_map(static fn (SeamTestRecord $test): array => [
+                'id' => $test->id,
+                'words' => sprintf('%d strips of %s: %s', $test->strips, $test->width, $test->measured),
+                'takeUp' => $test->take_up,
+                'notes' => $test->notes,
+                'date' => substr((string) $test->created_at, 0, 10),
+            ], is_array($tests) ? $tests : iterator_to_array($tests))),
+        ];
+    }
+
+    /** What the take-up does to the whole block, in plain words. */
+    private static function effect(Drift $drift, PressingPlan $plan, LengthUnit $unit): string
+    {
+        $face = $plan->construction->face;
+        $two = $face->block->seamAllowance->times(2);
+        $off = $face->block->finishedWidth->plus($two)->in($unit)->toFloat() - $drift->expected[0];
+        $worst = 0.0;
+        foreach ($drift->sheets as $sheet) {
+            $worst = abs($sheet->endsDiffer()) > abs($worst) && $sheet->join->tie === null ? $sheet->endsDiffer() : $worst;
+        }
+        if (abs($off) < 1e-9 && abs($worst) < 1e-9) {
+            return 'With these seams everything comes out as it should.';
+        }
+
+        return sprintf(
+            'The block comes out %s %s wide, %s %s %s; edges of one join differ by up to %s %s.',
+            Amount::text($drift->expected[0]),
+            $unit->value,
+            Amount::text(abs($off)),
+            $unit->value,
+            $off > 0 ? 'too small' : 'too large',
+            Amount::text(abs($worst)),
+            $unit->value,
+        );
+    }
+}

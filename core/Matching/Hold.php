@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Matching;
+
+use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthUnit;
+use KeenSeam\Core\Pressing\Nesting;
+
+/** What to do at a mark, how a miss is taken, and how much care a join wants. */
+final class Hold
+{
+    /** A miss is left alone up to the first, eased up to the second; inches. Common practice, no published source. */
+    private const LEAVE = [1, 32];
+
+    private const EASE = [1, 8];
+
+    public static function words(Mark $mark, JoinSheet $sheet): string
+    {
+        return match ($mark->kind) {
+            MarkKind::Floating => 'Nothing to meet: keep the allowance lying its way.',
+            MarkKind::Tip => self::isMiddle($mark, $sheet)
+                ? 'Fold both in half and match the middles; sew a hair to the raw-edge side of the crossing threads.'
+                : 'Sew a hair to the raw-edge side of the crossing threads, so that the tip stays whole.',
+            MarkKind::Match => match (true) {
+                $mark->left === MarkSide::Tip || $mark->right === MarkSide::Tip => 'Stab a pin straight through the tip and its partner; '.self::ridges($mark->nest),
+                default => ucfirst(self::ridges($mark->nest)),
+            },
+        };
+    }
+
+    /** leave, ease or unpick */
+    public static function verdict(float $miss, LengthUnit $unit): string
+    {
+        $limit = static fn (array $inches): float => Length::ofInches(...$inches)->in($unit)->toFloat() + 1e-9;
+
+        return match (true) {
+            abs($miss) <= $limit(self::LEAVE) => 'leave',
+            abs($miss) <= $limit(self::EASE) => 'ease',
+            default => 'unpick',
+        };
+    }
+
+    /** Higher for joins where more can go wrong: tips, ridges that do not lock, bias, and what is off already. */
+    public static function risk(JoinSheet $sheet, LengthUnit $unit): int
+    {
+        $risk = ['none' => 0, 'left' => 1, 'right' => 1, 'both' => 2][$sheet->bias] ?? 0;
+        foreach ($sheet->marks as $mark) {
+            $risk += $mark->left === MarkSide::Tip || $mark->right === MarkSide::Tip ? 2 : 0;
+            $risk += $mark->kind === MarkKind::Match ? 2 : 0;
+            $risk += $mark->nest === Nesting::Stacked ? 3 : ($mark->nest === Nesting::Lopsided || $mark->nest === Nesting::Flat ? 1 : 0);
+            $risk += $mark->miss === null ? 0 : ['leave' => 0, 'ease' => 2, 'unpick' => 6][self::verdict($mark->miss, $unit)];
+        }
+
+        return $risk;
+    }
+
+    private static function ridges(?Nesting $nest): string
+    {
+        return match ($nest) {
+            Nesting::Nested => 'nest the ridges with the fingers and pin on both sides of the crossing.',
+            Nesting::Stacked => 'the ridges lie on each other: pin through both seams, and slow down over the lump.',
+            Nesting::Flat => 'both are open: stab a pin through both seams, then pin on both sides.',
+            Nesting::Lopsided => 'one is open: lay the ridge against the open seam\'s fold and pin on both sides.',
+            null => 'look that both come together, and pin.',
+        };
+    }
+
+    private static function isMiddle(Mark $mark, JoinSheet $sheet): bool
+    {
+        $seam = $sheet->join->seam;
+
+        return 2 * $seam->along($mark->at) === $seam->along($seam->to) + $seam->along($seam->from);
+    }
+}

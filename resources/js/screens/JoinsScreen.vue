@@ -1,0 +1,296 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { ElButton } from 'element-plus/es/components/button/index'
+import 'element-plus/es/components/button/style/css'
+import * as api from '@/api/client'
+import type { JoinsShown } from '@/api/types'
+import ProblemNote from '@/components/ProblemNote.vue'
+import StationRail from '@/components/StationRail.vue'
+import { useStations } from '@/composables/useStations'
+import BlockFace from '@/drawing/BlockFace.vue'
+import FractionText from '@/drawing/FractionText.vue'
+import SeamRuler from '@/drawing/SeamRuler.vue'
+import { counted } from '@/drawing/words'
+import { usePressStore } from '@/stores/press'
+
+const props = defineProps<{ block: number }>()
+
+const press = usePressStore()
+const shown = shallowRef<JoinsShown | null>(null)
+const chosen = ref<number | null>(null)
+const problem = ref<string | null>(null)
+const isBusy = ref(false)
+const test = ref({ strips: 3, width: '1 1/2', measured: '', notes: '' })
+
+watch(
+  () => props.block,
+  async () => {
+    await load()
+    await press.open(props.block)
+    press.problem = null
+  },
+  { immediate: true },
+)
+
+const stations = useStations(computed(() => press.shown), computed(() => press.shown?.order))
+const ranked = computed(() => (shown.value?.joins ?? []).filter((one) => one.isFirst).sort((a, b) => b.risk - a.risk || a.id - b.id))
+const join = computed(() => ranked.value.find((one) => one.id === chosen.value) ?? ranked.value[0] ?? null)
+const matching = computed(() => join.value?.marks.filter((mark) => mark.kind === 'match').length ?? 0)
+const upWords = computed(() => {
+  const now = join.value
+  if (now === null || now.up === 'either') return 'Either part may lie on top.'
+  return `${now.up === 'left' ? now.leftName : now.rightName} on top: more tips and seams to steer by.`
+})
+const biasWords = { none: '', left: 'The first part\'s edge is bias: pin it, and let the feed take it without pulling.', right: 'The second part\'s edge is bias: pin it, and let the feed take it without pulling.', both: 'Both edges are bias: handle them little, pin, do not pull.' }
+
+async function load() {
+  await told(async () => {
+    shown.value = await api.joins(props.block)
+    if (shown.value.face.units === 'mm') test.value.width = '40'
+  })
+}
+
+const choose = (takeUp: string | null, squareUp: JoinsShown['squareUp']) =>
+  told(async () => {
+    const now = shown.value
+    if (now !== null) shown.value = await api.chooseSeams(now.block.id, now.block.version, takeUp, squareUp)
+  })
+
+const tested = () =>
+  told(async () => {
+    const now = shown.value
+    if (now !== null) shown.value = await api.testSeams(now.block.id, now.block.version, { ...test.value })
+  })
+
+async function told(work: () => Promise<void>) {
+  problem.value = null
+  isBusy.value = true
+  try {
+    await work()
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    isBusy.value = false
+  }
+}
+</script>
+
+<template>
+  <div class="joins-screen">
+    <StationRail :stations="stations" :block="block" here="joins" />
+    <main v-if="shown">
+      <header>
+        <div>
+          <h1>{{ shown.block.name }}</h1>
+          <p class="soft">{{ counted(shown.joins.length, 'join') }}, those that want most care first</p>
+        </div>
+        <p class="saved soft" role="status">{{ problem ? 'Not saved' : isBusy ? 'Saving' : 'Saved' }}</p>
+      </header>
+      <ProblemNote v-if="problem" :text="problem" @close="problem = null"><ElButton @click="load">Load it again</ElButton></ProblemNote>
+      <div class="bench">
+        <ol class="list" aria-label="Joins">
+          <li v-for="one in ranked" :key="one.id">
+            <button type="button" :aria-current="one.id === join?.id" :class="{ chosen: one.id === join?.id }" :data-join="one.id" @click="chosen = one.id">
+              <span>{{ one.title }}<span v-if="one.times > 1" class="soft">, {{ one.times }} times</span></span>
+              <span class="soft"><template v-if="one.marks.length > 0">{{ counted(one.marks.filter((mark) => mark.kind === 'match').length, 'to match', 'to match') }}</template><template v-else>nothing to match</template></span>
+            </button>
+          </li>
+        </ol>
+        <section v-if="join" class="sheet" :aria-label="join.title">
+          <h2>{{ join.title }} <span class="soft"><FractionText :text="join.finished" /> {{ shown.face.units }} finished</span></h2>
+          <SeamRuler :join="join" :fabrics="shown.face.fabrics" :units="shown.face.units" />
+          <p>{{ upWords }} {{ biasWords[join.bias] }}</p>
+          <p v-if="join.marks.length > matching && matching > 0" class="soft">Match {{ counted(matching, 'place') }}; the rest lies on plain cloth.</p>
+          <p v-if="join.ends_differ !== '0'" class="warn">The edges differ by <FractionText :text="join.ends_differ.replace('-', '')" /> {{ shown.face.units }}: pin both ends level and ease between.</p>
+          <table v-if="join.marks.length > 0">
+            <thead><tr><th scope="col">from the edge</th><th scope="col">first part</th><th scope="col">second part</th><th scope="col">what to do</th></tr></thead>
+            <tbody>
+              <tr v-for="(mark, i) in join.marks" :key="i" :data-verdict="mark.verdict ?? undefined">
+                <td><FractionText :text="mark.from_edge[0]" /></td>
+                <td>{{ mark.left }}</td>
+                <td>{{ mark.right }}</td>
+                <td>{{ mark.do }}<b v-if="mark.verdict === 'ease'"> Misses by <FractionText :text="(mark.miss ?? '').replace('-', '')" />: ease it.</b><b v-else-if="mark.verdict === 'unpick'"> Misses by <FractionText :text="(mark.miss ?? '').replace('-', '')" />: unpick a seam before it, or make its unit again.</b></td>
+              </tr>
+            </tbody>
+          </table>
+          <p v-else>Nothing to meet here but the two ends.</p>
+          <p class="caution">Take each pin out as the needle comes to it; slow down by hand over a lump.</p>
+        </section>
+        <aside>
+          <BlockFace v-if="join" :face="shown.face" :patches="join.patches" :label="`Where ${join.title} lies`" :pixels="220" class="where" />
+          <h2>Your seams</h2>
+          <p>One seam takes <b><FractionText :text="shown.takeUp" /></b> {{ shown.face.units }}<template v-if="!shown.isMeasured">, as it should</template>.</p>
+          <p class="effect">{{ shown.effect }}</p>
+          <p v-if="shown.advice" class="warn" role="status">{{ shown.advice }}</p>
+          <label>Squared up before joining
+            <select :value="shown.squareUp" @change="choose(shown.isMeasured ? shown.takeUp : null, ($event.target as HTMLSelectElement).value as 'units' | 'none')"><option value="units">every unit</option><option value="none">nothing</option></select>
+          </label>
+          <form aria-label="Seam test" @submit.prevent="tested">
+            <h3>Seam test</h3>
+            <p class="soft">Cut strips, sew them side by side as you always do, press, and measure across all of them.</p>
+            <label>Strips <input v-model.number="test.strips" type="number" min="2" max="20" /></label>
+            <label>Each cut <input v-model="test.width" /> {{ shown.face.units }}</label>
+            <label>Together <input v-model="test.measured" required /> {{ shown.face.units }}</label>
+            <label>Machine, thread <input v-model="test.notes" class="wide" maxlength="120" /></label>
+            <ElButton native-type="submit" type="primary" :disabled="isBusy">Work it out</ElButton>
+          </form>
+          <button v-if="shown.isMeasured" type="button" class="link-button" @click="choose(null, shown.squareUp)">Back to seams as they should be</button>
+          <ul v-if="shown.tests.length > 0" class="tests">
+            <li v-for="one in shown.tests" :key="one.id">
+              <button type="button" class="link-button" @click="choose(one.takeUp, shown.squareUp)"><FractionText :text="one.takeUp" /></button> <span class="soft">{{ one.date }}, <FractionText :text="one.words" /> {{ one.notes }}</span>
+            </li>
+          </ul>
+        </aside>
+      </div>
+    </main>
+    <main v-else class="waiting">
+      <ProblemNote v-if="problem" :text="problem" @close="problem = null"><ElButton @click="load">Try again</ElButton></ProblemNote>
+      <p v-else class="soft" role="status">Laying the joins out</p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.joins-screen {
+  display: grid;
+  grid-template-columns: 150px minmax(0, 1fr);
+  min-height: 100%;
+}
+
+main {
+  padding: 12px 24px 24px;
+}
+
+header {
+  display: flex;
+  align-items: end;
+  justify-content: space-between;
+  padding-bottom: 12px;
+}
+
+.bench {
+  display: grid;
+  grid-template-columns: 196px minmax(0, 1fr) 276px;
+  gap: 26px;
+}
+
+.list {
+  max-height: calc(100vh - 110px);
+  overflow-y: auto;
+}
+
+.list button {
+  display: grid;
+  width: 100%;
+  min-height: 52px;
+  padding: 4px 10px;
+  border: 0;
+  border-left: 4px solid transparent;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+
+.list .soft {
+  font-size: 15px;
+}
+
+.list button:hover {
+  background: var(--thread-pale);
+}
+
+.list .chosen {
+  border-left-color: var(--thread);
+  background: var(--thread-pale);
+}
+
+.sheet {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+
+h2 .soft {
+  font-size: 16px;
+  font-weight: 400;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 8px 12px 8px 0;
+  border-top: 1px solid var(--hair);
+  text-align: left;
+  vertical-align: top;
+}
+
+th {
+  border: 0;
+  color: var(--soft);
+  font-size: 15px;
+  font-weight: 400;
+}
+
+td:first-child {
+  font-size: 20px;
+  font-weight: 650;
+  white-space: nowrap;
+}
+
+.warn {
+  padding-left: 12px;
+  border-left: 4px solid var(--ochre);
+}
+
+aside {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+
+.where {
+  height: 150px;
+}
+
+aside label {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  padding-bottom: 6px;
+}
+
+form input {
+  width: 90px;
+}
+
+form .wide {
+  width: 100%;
+}
+
+.caution {
+  font-size: 15px;
+}
+
+.waiting {
+  padding: 40px;
+}
+
+@media (max-width: 900px) {
+  .joins-screen {
+    display: block;
+  }
+
+  .bench {
+    grid-template-columns: 1fr;
+  }
+
+  .list {
+    max-height: 220px;
+  }
+}
+</style>

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\SeamTestRecord;
+
+final class JoinsStationTest extends TestCase
+{
+    public function test_joins_are_told_with_what_to_do_at_every_mark(): void
+    {
+        $joins = $this->getJson('/api/blocks/3/joins')->assertOk()->json();
+        $rows = array_values(array_filter($joins['joins'], static fn (array $join): bool => $join['title'] === 'Rows 1 and 2'))[0];
+
+        self::assertSame([['2 1/4', 'leave'], ['6 1/4', 'leave'], ['10 1/4', 'leave']], array_map(static fn (array $mark): array => [$mark['from_edge'][0], $mark['verdict']], $rows['marks']));
+        self::assertStringContainsString('nest the ridges', $rows['marks'][0]['do']);
+        self::assertGreaterThan($joins['joins'][0]['risk'], $rows['risk']);
+    }
+
+    public function test_a_seam_test_is_kept_and_used(): void
+    {
+        $answer = $this->postJson('/api/blocks/3/seam-tests', ['strips' => 3, 'width' => '1 1/2', 'measured' => '3 7/16', 'notes' => 'hall machine, grey thread'], self::seen(1))->assertOk()->json();
+        self::assertSame(['17/32', true], [$answer['takeUp'], $answer['isMeasured']]);
+        self::assertSame('Each seam takes 1/32 in too much. Move the guide 1/64 in toward the needle, or sew a thread or two scant.', $answer['advice']);
+        // Four columns: three seams, each taking 1/32 in too much.
+        self::assertSame(['12 1/2', '12 13/32'], [$answer['raw']['unfinished'][0], $answer['raw']['expected'][0]]);
+        self::assertSame(['17/32', 'hall machine, grey thread'], [$answer['tests'][0]['takeUp'], $answer['tests'][0]['notes']]);
+
+        $this->putJson('/api/blocks/3/joins', ['squareUp' => 'none'], self::seen(2))->assertOk()->assertJson(['takeUp' => '1/2', 'squareUp' => 'none', 'isMeasured' => false]);
+    }
+
+    public function test_unlikely_figures_are_questioned_and_kept_nowhere(): void
+    {
+        foreach ([['measured' => '12'], ['measured' => 'wide'], ['strips' => 1], ['strips' => 50]] as $slip) {
+            $this->postJson('/api/blocks/3/seam-tests', $slip + ['strips' => 3, 'width' => '1 1/2', 'measured' => '3 1/2'], self::seen(1))->assertUnprocessable();
+        }
+        $this->putJson('/api/blocks/3/joins', ['takeUp' => '12', 'squareUp' => 'units'], self::seen(1))->assertUnprocessable();
+        $this->putJson('/api/blocks/3/joins', ['squareUp' => 'all'], self::seen(1))->assertUnprocessable();
+        self::assertSame(0, SeamTestRecord::query()->count());
+    }
+}
