@@ -47,6 +47,8 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::delete('locks', [LockController::class, 'destroyAll']);
     Route::get('joins', [JoinsController::class, 'show']);
     Route::put('joins', [JoinsController::class, 'store']);
+    Route::get('joins/spread', [JoinsController::class, 'spread']);
+    Route::put('joins/{join}/measured', [JoinsController::class, 'measure'])->whereNumber('join');
     Route::post('seam-tests', [JoinsController::class, 'test']);
     Route::get('cutting', [CuttingController::class, 'show']);
     Route::put('cutting', [CuttingController::class, 'choose']);

@@ -9,9 +9,11 @@ use App\Models\ShelfBlock;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
+use KeenSeam\Core\Matching\EdgeTips;
 use KeenSeam\Core\Matching\Hold;
 use KeenSeam\Core\Matching\JoinSheet;
 use KeenSeam\Core\Matching\Mark;
+use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Pressing\PressingPlan;
@@ -31,10 +33,17 @@ final class JoinsStationDocument
         $told = JoinsDocument::of($plan, $drift, $takeUp);
         $joins = array_map(static fn (JoinSheet $sheet, array $open, SeamName $name): array => [
             ...$open,
+            'finished' => Amount::rounded($sheet->finished, $unit),
+            'raw' => array_map(static fn (float $length): string => Amount::rounded($length, $unit), $sheet->raw),
+            'rawLengths' => $sheet->raw,
+            'finishedLength' => $sheet->finished,
+            'ends_differ' => Amount::rounded(abs($sheet->endsDiffer()), $unit),
             'title' => $name->title,
             'leftName' => $name->left,
             'rightName' => $name->right,
             'times' => count($name->pressedToo),
+            'meant' => array_map(Amount::text(...), Remedy::rawSize($plan, $sheet->join->id)),
+            'measured' => $block->measuredNow()[$sheet->join->id] ?? null,
             'isFirst' => min([$sheet->join->id, ...$name->pressedToo]) === $sheet->join->id,
             'patches' => $sheet->join->patchIds(),
             'risk' => Hold::risk($sheet, $unit),
@@ -42,8 +51,11 @@ final class JoinsStationDocument
             'edges' => $sheet->edges,
             'marks' => array_map(static fn (Mark $mark, array $entry): array => [
                 ...$entry,
+                'from_edge' => array_map(static fn (float $place): string => Amount::rounded($place, $unit), $mark->fromEdge),
+                'miss' => $mark->miss === null ? null : Amount::rounded(abs($mark->miss), $unit),
                 'place' => $mark->fromEdge,
                 'do' => Hold::words($mark, $sheet),
+                'feed' => Hold::feedWords($mark),
                 'verdict' => $mark->miss === null ? null : Hold::verdict($mark->miss, $unit),
             ], $sheet->marks, $open['marks']),
         ], $drift->sheets, $told['joins'], $names);
@@ -57,6 +69,8 @@ final class JoinsStationDocument
             'joins' => $joins,
             'raw' => $told['block'],
             'effect' => self::effect($drift, $plan, $unit),
+            'edgeTips' => count(EdgeTips::on($plan->construction->face)),
+            'remedy' => self::remedy($block, $plan, $takeUp, $names),
             'tests' => array_values(array_map(static fn (SeamTestRecord $test): array => [
                 'id' => $test->id,
                 'words' => sprintf('%d strips of %s: %s', $test->strips, $test->width, $test->measured),
@@ -65,6 +79,30 @@ final class JoinsStationDocument
                 'date' => substr((string) $test->created_at, 0, 10),
             ], is_array($tests) ? $tests : iterator_to_array($tests))),
         ];
+    }
+
+    /**
+     * The least work that lets everything be eased.
+     *
+     * @param list<SeamName> $names
+     */
+    private static function remedy(ShelfBlock $block, PressingPlan $plan, Fraction $takeUp, array $names): string
+    {
+        $remedy = Remedy::find($plan, $takeUp, $block->square_up, $block->measuredSizes($plan->construction->face->block->unit));
+        if ($remedy->before === 0) {
+            return '';
+        }
+        $deeds = array_map(static fn (array $deed): string => match ($deed['do']) {
+            'trim' => 'trim what '.$names[$deed['join']]->title.' made',
+            'remake' => 'make '.$names[$deed['join']]->title.' again',
+            default => 'unpick '.$names[$deed['join']]->title.' and sew it at the right width',
+        }, $remedy->deeds);
+
+        return match (true) {
+            $deeds === [] => sprintf('%d joins miss by more than can be eased, and no one or two deeds mend that: change the guide before you go on.', $remedy->before),
+            $remedy->isEnough => ucfirst(implode(' and ', $deeds)).'; then everything can be eased.',
+            default => sprintf('%s; %d of %d joins are still off by more than can be eased.', ucfirst(implode(' and ', $deeds)), $remedy->after, $remedy->before),
+        };
     }
 
     /** What the take-up does to the whole block, in plain words. */
@@ -83,12 +121,12 @@ final class JoinsStationDocument
 
         return sprintf(
             'The block comes out %s %s wide, %s %s %s; edges of one join differ by up to %s %s.',
-            Amount::text($drift->expected[0]),
+            Amount::rounded($drift->expected[0], $unit),
             $unit->value,
-            Amount::text(abs($off)),
+            Amount::rounded(abs($off), $unit),
             $unit->value,
             $off > 0 ? 'too small' : 'too large',
-            Amount::text(abs($worst)),
+            Amount::rounded(abs($worst), $unit),
             $unit->value,
         );
     }

@@ -11,6 +11,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Matching\SquareUp;
+use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Pressing\EqualParts;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\PressQuestion;
@@ -20,25 +22,26 @@ use KeenSeam\Core\Pressing\RestOfSeams;
 /**
  * A block on the quilter's shelf: its file, and how far she has come with it.
  *
- * @property int                         $id
- * @property string                      $name
- * @property string                      $document    the block file's text, as it was brought in
- * @property Order                       $order       in which she sews it
- * @property PressStyle                  $style       in which she presses it
- * @property RestOfSeams                 $rest
- * @property array<string, list<Lock>>   $locks       seams whose pressing she decided herself, by order
- * @property array<string, list<string>> $two_piles   labels of the unit classes she presses in two piles, by order
- * @property EqualParts                  $equal_parts
- * @property array<string, int>          $steps_done  of the plan's steps, by order
- * @property int                         $version     grows with every save; a save that does not know the newest one is refused
- * @property string|null                 $picture     the block file that the layout is to match
- * @property list<string>                $meant       odd cells that are meant to be so, each with what it shows
- * @property array<string, string>       $swatches    hash of a picture of the cloth, by fabric key
- * @property int                         $edit_number of the change to the layout that was made last, see History
- * @property array<string, mixed>        $cutting     how she wants it cut, see CuttingChoices
- * @property list<string>                $cut_done    pieces and units that lie ready
- * @property string|null                 $take_up     of her seams, in the block's unit; two allowances if null
- * @property SquareUp                    $square_up
+ * @property int                                              $id
+ * @property string                                           $name
+ * @property string                                           $document       the block file's text, as it was brought in
+ * @property Order                                            $order          in which she sews it
+ * @property PressStyle                                       $style          in which she presses it
+ * @property RestOfSeams                                      $rest
+ * @property array<string, list<Lock>>                        $locks          seams whose pressing she decided herself, by order
+ * @property array<string, list<string>>                      $two_piles      labels of the unit classes she presses in two piles, by order
+ * @property EqualParts                                       $equal_parts
+ * @property array<string, int>                               $steps_done     of the plan's steps, by order
+ * @property int                                              $version        grows with every save; a save that does not know the newest one is refused
+ * @property string|null                                      $picture        the block file that the layout is to match
+ * @property list<string>                                     $meant          odd cells that are meant to be so, each with what it shows
+ * @property array<string, string>                            $swatches       hash of a picture of the cloth, by fabric key
+ * @property int                                              $edit_number    of the change to the layout that was made last, see History
+ * @property array<string, mixed>                             $cutting        how she wants it cut, see CuttingChoices
+ * @property list<string>                                     $cut_done       pieces and units that lie ready
+ * @property string|null                                      $take_up        of her seams, in the block's unit; two allowances if null
+ * @property SquareUp                                         $square_up
+ * @property array<string, array<int, array{string, string}>> $measured_parts raw width and height by join, by order
  */
 final class ShelfBlock extends Model
 {
@@ -57,6 +60,7 @@ final class ShelfBlock extends Model
         'meant' => 'array',
         'cutting' => 'array',
         'square_up' => SquareUp::class,
+        'measured_parts' => 'array',
         'cut_done' => 'array',
         'swatches' => 'array',
         'edit_number' => 'integer',
@@ -119,6 +123,21 @@ final class ShelfBlock extends Model
         $twoPiles = array_filter($classes, fn (UnitClass $class): bool => in_array($class->label(), $this->twoPilesNow(), true));
 
         return new PressQuestion($this->style, twoPiles: array_keys($twoPiles), equalParts: $this->equal_parts);
+    }
+
+    /** @return array<int, array{string, string}> raw width and height of parts that were measured, by the join that made them */
+    public function measuredNow(): array
+    {
+        return $this->measured_parts[$this->order->value] ?? [];
+    }
+
+    /** @return array<int, array{float, float}> */
+    public function measuredSizes(LengthUnit $unit): array
+    {
+        return array_map(static fn (array $size): array => [
+            Length::parse($size[0], $unit)->in($unit)->toFloat(),
+            Length::parse($size[1], $unit)->in($unit)->toFloat(),
+        ], $this->measuredNow());
     }
 
     public function stepsDoneNow(): int

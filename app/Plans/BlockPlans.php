@@ -9,6 +9,7 @@ use App\Models\ShelfBlock;
 use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Face;
@@ -72,13 +73,13 @@ final readonly class BlockPlans
     public function changesWith(ShelfBlock $block, string $name, string $document): array
     {
         $changes = ['name' => $name, 'document' => $document];
-        if (array_filter([...$block->locks, ...$block->two_piles, ...$block->steps_done]) === []) {
+        if (array_filter([...$block->locks, ...$block->two_piles, ...$block->steps_done, ...$block->measured_parts]) === []) {
             return $changes;
         }
         $changed = clone $block;
         $changed->document = $document;
 
-        return $changes + ($this->isSewnAlike($block, $changed) ? [] : ['locks' => [], 'two_piles' => [], 'steps_done' => []]);
+        return $changes + ($this->isSewnAlike($block, $changed) ? [] : ['locks' => [], 'two_piles' => [], 'steps_done' => [], 'measured_parts' => []]);
     }
 
     /** The plan as the quilter has it, and what it would be without her locks. */
@@ -158,6 +159,29 @@ final readonly class BlockPlans
         $severals = array_filter($this->construction($block)->classes, static fn (UnitClass $class): bool => count($class->members) > 1);
 
         return array_values(array_map(static fn (UnitClass $class): string => $class->label(), $severals));
+    }
+
+    /**
+     * The plan in each other order that is possible, by what the order is called.
+     *
+     * @return array<string, PressingPlan>
+     */
+    public function inOtherOrders(ShelfBlock $block): array
+    {
+        $plans = [];
+        foreach (Order::cases() as $order) {
+            $other = clone $block;
+            $other->order = $order;
+            try {
+                if ($order !== $block->order) {
+                    $plans[$order->words()] = $this->planner($other)->best(new PressQuestion($block->style), $this->patience());
+                }
+            } catch (KeenSeamProblem) {
+                continue; // the block has no such order
+            }
+        }
+
+        return $plans;
     }
 
     private function isSewnAlike(ShelfBlock $a, ShelfBlock $b): bool

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 final class History
 {
     /** What a change may touch, and an undo puts back. */
-    private const STATE = ['name', 'document', 'locks', 'two_piles', 'steps_done', 'meant', 'swatches', 'picture'];
+    private const STATE = ['name', 'document', 'locks', 'two_piles', 'steps_done', 'measured_parts', 'meant', 'swatches', 'picture'];
 
     /**
      * Saves the changes and remembers them, in one transaction.

@@ -13,6 +13,7 @@ use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Matching\Internal\RealAssembly;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Pressing\Nesting;
 use KeenSeam\Core\Pressing\PressingPlan;
 
 /**
@@ -40,11 +41,17 @@ final class Drift
 
     private readonly int $steps;
 
-    /** @param Fraction $takeUp of every seam, in the block's unit */
+    /**
+     * @param Fraction                        $takeUp   of every seam, in the block's unit
+     * @param array<int, float>               $errors   by join: what this seam takes more than the others; for seams sewn or measured apart
+     * @param array<int, array{float, float}> $measured by join: raw width and height of what it made, as the quilter measured it
+     */
     public function __construct(
         private readonly PressingPlan $plan,
         private readonly Fraction $takeUp,
         private readonly SquareUp $squareUp,
+        private readonly array $errors = [],
+        private readonly array $measured = [],
     ) {
         $face = $plan->construction->face;
         $this->allowance = $face->block->seamAllowance->in($face->block->unit)->toFloat();
@@ -60,9 +67,9 @@ final class Drift
     }
 
     /** How much more a seam takes than its two allowances. */
-    private function error(): float
+    private function error(Join $join): float
     {
-        return $this->takeUp->toFloat() - 2 * $this->allowance;
+        return $this->takeUp->toFloat() - 2 * $this->allowance + ($this->errors[$join->id] ?? 0.0);
     }
 
     private function real(Assembly $assembly, ?JoinTie $of): RealAssembly
@@ -74,9 +81,12 @@ final class Drift
         $this->made[$assembly->id] = $this->sheet($assembly, $left, $right);
         $isWholeUnit = $assembly->tie !== null && ($of === null || [$of->unitClass, $of->member] !== [$assembly->tie->unitClass, $assembly->tie->member]);
 
-        return $isWholeUnit && $this->squareUp === SquareUp::Units
+        $real = $isWholeUnit && $this->squareUp === SquareUp::Units
             ? RealAssembly::asMeant($assembly, $this->patches)
-            : RealAssembly::joined($assembly, $left, $right, $this->error());
+            : RealAssembly::joined($assembly, $left, $right, $this->error($assembly));
+        $measured = $this->measured[$assembly->id] ?? null;
+
+        return $measured === null ? $real : $real->stretchedBy($this->lacking($real, $measured));
     }
 
     private function sheet(Join $join, RealAssembly $left, RealAssembly $right): JoinSheet
@@ -128,10 +138,15 @@ final class Drift
             $kind = MarkKind::where($onLeft, $onRight);
             // Corners of unlike angles reach unlike far; that is no miss.
             $nominal = $left->allowanceAt($join, $join->seam->from, $this->allowance) - $right->allowanceAt($join, $join->seam->from, $this->allowance);
-            $marks[] = new Mark($meeting->at, [$fromLeft, $fromRight], $onLeft, $onRight, $kind, $nests[$meeting->at->key()] ?? null, $kind === MarkKind::Match ? $fromLeft - $fromRight - $nominal : null);
+            $marks[] = new Mark($meeting->at, [$fromLeft, $fromRight], $onLeft, $onRight, $kind, $nests[$meeting->at->key()] ?? null, $kind === MarkKind::Match ? $fromLeft - $fromRight - $nominal : null, [$this->liesTowardStart($join, $meeting->at, $meeting->lastOfLeft), $this->liesTowardStart($join, $meeting->at, $meeting->lastOfRight)]);
         }
 
         return $marks;
+    }
+
+    private function liesTowardStart(Join $join, Point $at, ?Join $seam): ?bool
+    {
+        return $seam === null ? null : Nesting::liesTowardStart($join->seam, $at, $seam, $this->plan->pressing->atEnd($seam, $at));
     }
 
     private function fromEdge(Join $join, RealAssembly $part, Point $at): float
@@ -199,10 +214,22 @@ final class Drift
         }
     }
 
-    /** @return array{float, float} what is left once the block's sides are cut straight */
+    /**
+     * @param array{float, float} $measured raw
+     *
+     * @return array{float, float} by how much it is wider and higher than it would come out
+     */
+    private function lacking(RealAssembly $real, array $measured): array
+    {
+        [$width, $height] = $this->sizeOf($real);
+
+        return [$measured[0] - $width, $measured[1] - $height];
+    }
+
+    /** @return array{float, float} what is left once its sides are cut straight */
     private function sizeOf(RealAssembly $whole): array
     {
-        $outline = $this->plan->construction->face->outline();
+        $outline = $whole->assembly->outline();
         $size = [];
         foreach (['x', 'y'] as $axis => $name) {
             $values = array_map(static fn (Point $point): int => $name === 'x' ? $point->x : $point->y, $outline->points);

@@ -22,11 +22,26 @@ final class Hold
             MarkKind::Floating => 'Nothing to meet: keep the allowance lying its way.',
             MarkKind::Tip => self::isMiddle($mark, $sheet)
                 ? 'Fold both in half and match the middles; sew a hair to the raw-edge side of the crossing threads.'
-                : 'Sew a hair to the raw-edge side of the crossing threads, so that the tip stays whole.',
+                : 'Sew a hair to the raw-edge side of the crossing threads, so that the tip stays whole; what that is off the allowance, the part loses in size.',
             MarkKind::Match => match (true) {
                 $mark->left === MarkSide::Tip || $mark->right === MarkSide::Tip => 'Stab a pin straight through the tip and its partner; '.self::ridges($mark->nest),
                 default => ucfirst(self::ridges($mark->nest)),
             },
+        };
+    }
+
+    /**
+     * Which allowances would be turned up under the foot, when the join is sewn from its start: those whose free edge
+     * meets the foot first.
+     */
+    public static function feedWords(Mark $mark): string
+    {
+        $against = array_keys(array_filter(['first' => $mark->towardStart[0], 'second' => $mark->towardStart[1]], static fn (?bool $toward): bool => $toward === true));
+
+        return match (count($against)) {
+            0 => '',
+            1 => sprintf('The %s part\'s allowance lies against the feed: hold it down as it passes under the foot.', $against[0]),
+            default => 'Both allowances lie against the feed: sew this join from its other end, or hold them down.',
         };
     }
 

@@ -54,8 +54,8 @@ enum Nesting: string
         };
     }
 
-    /** Null when the seam is open. */
-    private static function liesTowardStart(Segment $join, Point $at, Join $seam, PressDirection $press): ?bool
+    /** Whether the allowances of a seam that ends there lie toward the start of the join; null when it is open. */
+    public static function liesTowardStart(Segment $join, Point $at, Join $seam, PressDirection $press): ?bool
     {
         if ($press === PressDirection::Open) {
             return null;

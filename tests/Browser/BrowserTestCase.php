@@ -137,7 +137,7 @@ abstract class BrowserTestCase extends TestCase
      *
      * @return T as soon as it is neither false nor an element that is not there
      */
-    private function until(\Closure $look, string $else): mixed
+    protected function until(\Closure $look, string $else): mixed
     {
         $end = microtime(true) + 10;
         do {

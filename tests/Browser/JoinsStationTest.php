@@ -30,6 +30,20 @@ final class JoinsStationTest extends BrowserTestCase
         $this->seesText('With these seams everything comes out as it should.');
     }
 
+    public function test_a_measured_row_changes_the_advice(): void
+    {
+        $this->visit('/blocks/3/joins');
+        $this->find('.seam-ruler');
+        $row = $this->until(fn (): mixed => $this->browser->executeScript('return [...document.querySelectorAll(".list button")].find((one) => one.textContent.includes("Row 2, seam 3"))?.dataset.join ?? false'), 'there is no such join');
+        $this->browser->executeScript("document.querySelector('[data-join=\"$row\"]').click()");
+        $this->find('.measure input[aria-label="Measured width"]')->sendKeys('12 3/4');
+        $this->find('.measure input[aria-label="Measured height"]')->sendKeys('4 1/2');
+        $this->named('Keep')->click();
+        $this->seesText('Trim what Row 2, seam 3 made; then everything can be eased.');
+        $this->named('Forget it')->click();
+        $this->waitUntil(fn (): bool => ! str_contains($this->find('body')->getText(), 'Trim what Row 2'), 'the advice stays');
+    }
+
     public function test_a_slip_of_the_pen_is_questioned_not_swallowed(): void
     {
         $this->visit('/blocks/3/joins');

@@ -30,6 +30,31 @@ final class JoinsStationTest extends TestCase
         $this->putJson('/api/blocks/3/joins', ['squareUp' => 'none'], self::seen(2))->assertOk()->assertJson(['takeUp' => '1/2', 'squareUp' => 'none', 'isMeasured' => false]);
     }
 
+    public function test_a_measured_row_changes_the_advice(): void
+    {
+        $joins = $this->getJson('/api/blocks/3/joins')->json('joins');
+        $row = array_values(array_filter($joins, static fn (array $join): bool => $join['title'] === 'Row 2, seam 3'))[0];
+        self::assertSame(['12 1/2', '4 1/2'], $row['meant']);
+        $long = $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", ['width' => '12 3/4', 'height' => '4 1/2'], self::seen(1))->assertOk()->json();
+        self::assertSame('Trim what Row 2, seam 3 made; then everything can be eased.', $long['remedy']);
+        $short = $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", ['width' => '12 1/4', 'height' => '4 1/2'], self::seen(2))->assertOk()->json();
+        self::assertSame('Make Row 2, seam 3 again; then everything can be eased.', $short['remedy']);
+        $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", ['width' => '1 1/2', 'height' => '4 1/2'], self::seen(3))->assertUnprocessable()->assertJson(['code' => 'measured-not-likely']);
+        $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", [], self::seen(3))->assertOk()->assertJson(['remedy' => '']);
+        $this->putJson('/api/blocks/3/joins/999/measured', [], self::seen(4))->assertUnprocessable();
+    }
+
+    public function test_the_chance_is_told_with_its_error_and_what_would_help(): void
+    {
+        $spread = $this->getJson('/api/blocks/3/joins/spread?sewing=1/64&cutting=1/64&tolerance=1/8')->assertOk()->json();
+
+        self::assertSame(4000, $spread['runs']);
+        self::assertGreaterThan(0.5, $spread['block']);
+        self::assertLessThan(0.01, $spread['error']);
+        self::assertGreaterThanOrEqual($spread['block'], $spread['better'][0]['chance']);
+        $this->getJson('/api/blocks/3/joins/spread?sewing=much&cutting=1/64&tolerance=1/8')->assertUnprocessable();
+    }
+
     public function test_unlikely_figures_are_questioned_and_kept_nowhere(): void
     {
         foreach ([['measured' => '12'], ['measured' => 'wide'], ['strips' => 1], ['strips' => 50]] as $slip) {

@@ -10,12 +10,16 @@ use App\Models\SeamTestRecord;
 use App\Models\ShelfBlock;
 use App\Plans\BlockPlans;
 use App\Wall\EditFields;
+use App\Wall\EditNotReadable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Matching\Drift;
+use KeenSeam\Core\Matching\MeasuredNotLikely;
+use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Matching\SeamTest;
+use KeenSeam\Core\Matching\Spread;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
 use KeenSeam\Core\Measure\Fraction;
@@ -71,6 +75,61 @@ final readonly class JoinsController
         return new JsonResponse($answer + ['advice' => $test->words($ideal, $unit)]);
     }
 
+    /**
+     * Keeps, or forgets, the real size of what a join made.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function measure(Request $request, ShelfBlock $block, int $join): JsonResponse
+    {
+        $fields = new EditFields($request->json()->all());
+        $plan = $this->plans->press($block)->shown;
+        if (! isset($plan->construction->joins[$join])) {
+            throw EditNotReadable::field('join', 'join of this block');
+        }
+        $measured = $block->measuredNow();
+        unset($measured[$join]);
+        if ($fields->has('width')) {
+            $unit = $plan->construction->face->block->unit;
+            $meant = Remedy::rawSize($plan, $join);
+            foreach (['width', 'height'] as $i => $side) {
+                MeasuredNotLikely::unlessNear($fields->length($side, $unit)->in($unit)->toFloat(), $meant[$i], $fields->text($side), $unit);
+            }
+            $measured[$join] = [$fields->text('width'), $fields->text('height')];
+        }
+        $block->saveOver(SeenVersion::of($request), ['measured_parts' => [$block->order->value => $measured] + $block->measured_parts]);
+
+        return $this->shown($block);
+    }
+
+    /**
+     * How sure it is that everything meets without easing, and what would help most.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function spread(Request $request, ShelfBlock $block): JsonResponse
+    {
+        $plan = $this->plans->press($block)->shown;
+        $unit = $plan->construction->face->block->unit;
+        $asked = new EditFields($request->query());
+        $length = static fn (string $field): float => $asked->length($field, $unit)->in($unit)->toFloat();
+        if (count($plan->construction->joins) > Spread::MOST_JOINS) {
+            return new JsonResponse(['tooMany' => Spread::MOST_JOINS]);
+        }
+        [$sewing, $cutting, $tolerance] = [$length('sewing'), $length('cutting'), $length('tolerance')];
+        $now = Spread::of($plan, $block->square_up, $sewing, $cutting, $tolerance);
+        $better = [['words' => 'Sew twice as evenly', 'chance' => Spread::of($plan, $block->square_up, $sewing / 2, $cutting, $tolerance)->block]];
+        if ($block->square_up === SquareUp::None) {
+            $better[] = ['words' => 'Square up every unit', 'chance' => Spread::of($plan, SquareUp::Units, $sewing, $cutting, $tolerance)->block];
+        }
+        foreach ($this->plans->inOtherOrders($block) as $words => $other) {
+            $better[] = ['words' => 'Sew it '.lcfirst($words), 'chance' => Spread::of($other, $block->square_up, $sewing, $cutting, $tolerance)->block];
+        }
+        usort($better, static fn (array $a, array $b): int => $b['chance'] <=> $a['chance']);
+
+        return new JsonResponse(['joins' => $now->joins, 'block' => $now->block, 'error' => $now->error, 'runs' => Spread::RUNS, 'better' => $better]);
+    }
+
     private function shown(ShelfBlock $block): JsonResponse
     {
         return new JsonResponse($this->document($block));
@@ -84,7 +143,7 @@ final readonly class JoinsController
         $takeUp = $block->take_up === null ? self::ideal($kept) : TakeUp::read($block->take_up, $kept);
         $tests = SeamTestRecord::query()->where('units', $kept->unit->value)->orderByDesc('id')->limit(10)->get()->all();
 
-        return JoinsStationDocument::of($block, $plan, new Drift($plan, $takeUp, $block->square_up), $takeUp, $tests);
+        return JoinsStationDocument::of($block, $plan, new Drift($plan, $takeUp, $block->square_up, [], $block->measuredSizes($kept->unit)), $takeUp, $tests);
     }
 
     private static function ideal(Block $block): Fraction

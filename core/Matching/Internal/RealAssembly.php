@@ -63,6 +63,34 @@ final readonly class RealAssembly
         return $length > 0 ? $sum / $length : 0.0;
     }
 
+    /**
+     * Larger or smaller than it was meant: what lies at the far edges is moved by all of it, the rest by its share.
+     *
+     * @param array{float, float} $by across and down
+     */
+    public function stretchedBy(array $by): self
+    {
+        $points = $this->assembly->outline()->points;
+        $moved = $this->moved;
+        foreach (['x', 'y'] as $axis => $name) {
+            $of = static fn (Point $point): int => $name === 'x' ? $point->x : $point->y;
+            [$near, $far] = [min(array_map($of, $points)), max(array_map($of, $points))];
+            foreach ($moved as $id => $shift) {
+                $places = array_map($of, $this->patches[$id]->outline->points);
+                $share = match (true) {
+                    $far === $near => 0.0,
+                    max($places) === $far && min($places) > $near => 1.0,
+                    min($places) === $near && max($places) < $far => 0.0,
+                    default => (array_sum($places) / count($places) - $near) / ($far - $near),
+                };
+                $shift[$axis] += $share * $by[$axis];
+                $moved[$id] = $shift;
+            }
+        }
+
+        return new self($this->assembly, $moved, $this->patches);
+    }
+
     /** How far the raw edge that bounds the join at one of its ends lies beyond its place, along the join. */
     public function endShift(Join $join, Point $end): float
     {

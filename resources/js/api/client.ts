@@ -1,4 +1,4 @@
-import type { AtSize, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, WallEdit, WallFigures, WallPlace, WallShown } from './types'
+import type { AtSize, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, WallEdit, WallFigures, WallPlace, WallShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -104,6 +104,11 @@ export const chooseSeams = (block: number, version: number, takeUp: string | nul
   ask<JoinsShown>('PUT', `/blocks/${block}/joins`, { version, json: takeUp === null ? { squareUp } : { takeUp, squareUp } })
 
 export const testSeams = (block: number, version: number, test: SeamTestGiven) => ask<JoinsShown>('POST', `/blocks/${block}/seam-tests`, { version, json: test })
+
+export const measurePart = (block: number, version: number, join: number, size: [string, string] | null) =>
+  ask<JoinsShown>('PUT', `/blocks/${block}/joins/${join}/measured`, { version, json: size === null ? {} : { width: size[0], height: size[1] } })
+
+export const spread = (block: number, sewing: string, cutting: string, tolerance: string) => ask<SpreadShown>('GET', `/blocks/${block}/joins/spread?${asked({ sewing, cutting, tolerance })}`)
 
 const asked = (parts: Record<string, string>) => new URLSearchParams(parts).toString()
 

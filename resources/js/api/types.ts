@@ -459,6 +459,8 @@ export interface MarkShown extends MarkEntry {
   place: [number, number]
   /** What to do there. */
   do: string
+  /** What would be turned up under the foot; '' if nothing. */
+  feed: string
   verdict: 'leave' | 'ease' | 'unpick' | null
 }
 
@@ -469,9 +471,14 @@ export interface JoinSheetShown extends Omit<JoinEntry, 'marks'> {
   /** How many joins of equal units are sewn like this one; only the first of them is shown. */
   times: number
   isFirst: boolean
+  /** Raw width and height of what it makes, as meant and as the quilter measured it. */
+  meant: [string, string]
+  measured: [string, string] | null
   patches: number[]
   /** Higher where more can go wrong. */
   risk: number
+  rawLengths: [number, number]
+  finishedLength: number
   /** Of the longer raw edge. */
   length: number
   /** From, to and fabric of every patch along the finished join, on each side. */
@@ -488,6 +495,10 @@ export interface JoinsShown {
   joins: JoinSheetShown[]
   raw: { unfinished: [string, string]; expected: [string, string] }
   effect: string
+  /** Tips at the block's outer edge, one allowance inside the raw one. */
+  edgeTips: number
+  /** The least work that lets everything be eased; '' when nothing needs it. */
+  remedy: string
   tests: { id: number; words: string; takeUp: string; notes: string; date: string }[]
   /** What to change at the machine, right after a seam test. */
   advice?: string
@@ -498,4 +509,14 @@ export interface SeamTestGiven {
   width: string
   measured: string
   notes: string
+}
+
+export interface SpreadShown {
+  /** Set when there are too many joins to draw for. */
+  tooMany?: number
+  joins: Record<string, number>
+  block: number
+  error: number
+  runs: number
+  better: { words: string; chance: number }[]
 }

@@ -15,9 +15,8 @@ const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key
 /** Patches along an edge reach to its raw ends; between, seams lie where they really come out. */
 const laid = (side: 0 | 1) => {
   const edge = props.join.edges[side]
-  const whole = side === 0 ? Number(decimal(props.join.raw[0])) : Number(decimal(props.join.raw[1]))
-  const finished = Number(decimal(props.join.finished))
-  const before = (whole - finished) / 2
+  const whole = props.join.rawLengths[side]
+  const before = (whole - props.join.finishedLength) / 2
   return edge.map(([from, to, fabric], i) => {
     const left = i === 0 ? 0 : before + from
     const right = i === edge.length - 1 ? whole : before + to
@@ -28,14 +27,6 @@ const sides = computed(() => [
   { patches: laid(0), top: 0, name: props.join.leftName },
   { patches: laid(1), top: band.value + tape.value, name: props.join.rightName },
 ])
-
-/** "3 1/4" as a number, for drawing only. */
-function decimal(text: string): number {
-  return text.split(' ').reduce((sum, part) => {
-    const [top = '0', bottom] = part.split('/')
-    return sum + (bottom === undefined ? Number(top) : Number(top) / Number(bottom))
-  }, 0)
-}
 
 const way = (kind: string) => (kind === 'tip' ? 'tip' : kind === 'seam' ? 'seam' : 'none')
 const height = computed(() => 2 * band.value + tape.value)

@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
-import type { JoinsShown } from '@/api/types'
+import type { JoinsShown, SpreadShown } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
 import { useStations } from '@/composables/useStations'
@@ -46,7 +46,9 @@ const biasWords = { none: '', left: 'The first part\'s edge is bias: pin it, and
 async function load() {
   await told(async () => {
     shown.value = await api.joins(props.block)
-    if (shown.value.face.units === 'mm') test.value.width = '40'
+    if (shown.value.face.units !== 'mm') return
+    test.value.width = '40'
+    scatter.value = { sewing: '0.4', cutting: '0.4', tolerance: '3' }
   })
 }
 
@@ -55,6 +57,26 @@ const choose = (takeUp: string | null, squareUp: JoinsShown['squareUp']) =>
     const now = shown.value
     if (now !== null) shown.value = await api.chooseSeams(now.block.id, now.block.version, takeUp, squareUp)
   })
+
+const size = ref<[string, string]>(['', ''])
+watch(join, (now) => (size.value = now?.measured ? [...now.measured] : ['', '']), { immediate: true })
+
+const measured = (isForgotten: boolean) =>
+  told(async () => {
+    const [now, part] = [shown.value, join.value]
+    if (now !== null && part !== null) shown.value = await api.measurePart(now.block.id, now.block.version, part.id, isForgotten ? null : size.value)
+  })
+
+const scatter = ref({ sewing: '1/64', cutting: '1/64', tolerance: '1/8' })
+const chance = shallowRef<SpreadShown | null>(null)
+const percent = (share: number) => `${Math.round(share * 1000) / 10} %`
+
+const askSpread = () =>
+  told(async () => {
+    chance.value = await api.spread(props.block, scatter.value.sewing, scatter.value.cutting, scatter.value.tolerance)
+  })
+
+watch(() => shown.value?.block.version, () => (chance.value = null))
 
 const tested = () =>
   told(async () => {
@@ -92,7 +114,7 @@ async function told(work: () => Promise<void>) {
           <li v-for="one in ranked" :key="one.id">
             <button type="button" :aria-current="one.id === join?.id" :class="{ chosen: one.id === join?.id }" :data-join="one.id" @click="chosen = one.id">
               <span>{{ one.title }}<span v-if="one.times > 1" class="soft">, {{ one.times }} times</span></span>
-              <span class="soft"><template v-if="one.marks.length > 0">{{ counted(one.marks.filter((mark) => mark.kind === 'match').length, 'to match', 'to match') }}</template><template v-else>nothing to match</template></span>
+              <span class="soft"><template v-if="one.marks.length > 0">{{ counted(one.marks.filter((mark) => mark.kind === 'match').length, 'to match', 'to match') }}</template><template v-else>nothing to match</template><template v-if="chance && chance.joins[one.id] !== undefined">, {{ percent(chance.joins[one.id] ?? 0) }}</template></span>
             </button>
           </li>
         </ol>
@@ -101,7 +123,7 @@ async function told(work: () => Promise<void>) {
           <SeamRuler :join="join" :fabrics="shown.face.fabrics" :units="shown.face.units" />
           <p>{{ upWords }} {{ biasWords[join.bias] }}</p>
           <p v-if="join.marks.length > matching && matching > 0" class="soft">Match {{ counted(matching, 'place') }}; the rest lies on plain cloth.</p>
-          <p v-if="join.ends_differ !== '0'" class="warn">The edges differ by <FractionText :text="join.ends_differ.replace('-', '')" /> {{ shown.face.units }}: pin both ends level and ease between.</p>
+          <p v-if="join.ends_differ !== '0'" class="warn">The edges differ by <FractionText :text="join.ends_differ" /> {{ shown.face.units }}: pin both ends level and ease between.</p>
           <table v-if="join.marks.length > 0">
             <thead><tr><th scope="col">from the edge</th><th scope="col">first part</th><th scope="col">second part</th><th scope="col">what to do</th></tr></thead>
             <tbody>
@@ -109,11 +131,17 @@ async function told(work: () => Promise<void>) {
                 <td><FractionText :text="mark.from_edge[0]" /></td>
                 <td>{{ mark.left }}</td>
                 <td>{{ mark.right }}</td>
-                <td>{{ mark.do }}<b v-if="mark.verdict === 'ease'"> Misses by <FractionText :text="(mark.miss ?? '').replace('-', '')" />: ease it.</b><b v-else-if="mark.verdict === 'unpick'"> Misses by <FractionText :text="(mark.miss ?? '').replace('-', '')" />: unpick a seam before it, or make its unit again.</b></td>
+                <td>{{ mark.do }} {{ mark.feed }}<b v-if="mark.verdict === 'ease'"> Misses by <FractionText :text="mark.miss ?? ''" />: ease it.</b><b v-else-if="mark.verdict === 'unpick'"> Misses by <FractionText :text="mark.miss ?? ''" />: unpick a seam before it, or make its unit again.</b></td>
               </tr>
             </tbody>
           </table>
           <p v-else>Nothing to meet here but the two ends.</p>
+          <form class="measure" :aria-label="`What ${join.title} made`" @submit.prevent="measured(false)">
+            What it made should measure <FractionText :text="join.meant.join(' x ')" /> {{ shown.face.units }} raw; it measures
+            <input v-model="size[0]" aria-label="Measured width" /> x <input v-model="size[1]" aria-label="Measured height" />
+            <button type="submit" class="ask">Keep</button>
+            <button v-if="join.measured" type="button" class="link-button" @click="measured(true)">Forget it</button>
+          </form>
           <p class="caution">Take each pin out as the needle comes to it; slow down by hand over a lump.</p>
         </section>
         <aside>
@@ -121,6 +149,8 @@ async function told(work: () => Promise<void>) {
           <h2>Your seams</h2>
           <p>One seam takes <b><FractionText :text="shown.takeUp" /></b> {{ shown.face.units }}<template v-if="!shown.isMeasured">, as it should</template>.</p>
           <p class="effect">{{ shown.effect }}</p>
+          <p v-if="shown.remedy" class="warn">{{ shown.remedy }}</p>
+          <p v-if="shown.edgeTips > 0" class="soft">{{ counted(shown.edgeTips, 'tip ends', 'tips end') }} one allowance inside the raw edge of the block. Right so: the next seam is there.</p>
           <p v-if="shown.advice" class="warn" role="status">{{ shown.advice }}</p>
           <label>Squared up before joining
             <select :value="shown.squareUp" @change="choose(shown.isMeasured ? shown.takeUp : null, ($event.target as HTMLSelectElement).value as 'units' | 'none')"><option value="units">every unit</option><option value="none">nothing</option></select>
@@ -134,6 +164,20 @@ async function told(work: () => Promise<void>) {
             <label>Machine, thread <input v-model="test.notes" class="wide" maxlength="120" /></label>
             <ElButton native-type="submit" type="primary" :disabled="isBusy">Work it out</ElButton>
           </form>
+          <form aria-label="How sure is it" @submit.prevent="askSpread">
+            <h3>How sure is it?</h3>
+            <label>Sewing off by <input v-model="scatter.sewing" /> {{ shown.face.units }}</label>
+            <label>Cutting off by <input v-model="scatter.cutting" /> {{ shown.face.units }}</label>
+            <label>May be eased <input v-model="scatter.tolerance" /> {{ shown.face.units }}</label>
+            <ElButton native-type="submit" :disabled="isBusy">Try it {{ 4000 }} times</ElButton>
+            <template v-if="chance">
+              <p v-if="chance.tooMany">More than {{ chance.tooMany }} joins take too long to try.</p>
+              <template v-else>
+                <p class="effect"><b>{{ percent(chance.block) }}</b> that the whole block comes together, give or take {{ percent(chance.error) }}.</p>
+                <p v-for="one in chance.better.slice(0, 2)" :key="one.words">{{ one.words }}: {{ percent(one.chance) }}.</p>
+              </template>
+            </template>
+          </form>
           <button v-if="shown.isMeasured" type="button" class="link-button" @click="choose(null, shown.squareUp)">Back to seams as they should be</button>
           <ul v-if="shown.tests.length > 0" class="tests">
             <li v-for="one in shown.tests" :key="one.id">
@@ -142,6 +186,16 @@ async function told(work: () => Promise<void>) {
           </ul>
         </aside>
       </div>
+      <table class="print-only" aria-hidden="true">
+        <caption>{{ shown.block.name }}: joins, those that want most care first</caption>
+        <tbody>
+          <tr v-for="one in ranked" :key="one.id">
+            <th scope="row">{{ one.title }}<template v-if="one.times > 1">, {{ one.times }} times</template></th>
+            <td><FractionText :text="one.raw[0]" /></td>
+            <td><template v-for="(mark, i) in one.marks" :key="i"><template v-if="i > 0">; </template><FractionText :text="mark.from_edge[0]" /> {{ mark.nest ?? mark.kind }}</template></td>
+          </tr>
+        </tbody>
+      </table>
     </main>
     <main v-else class="waiting">
       <ProblemNote v-if="problem" :text="problem" @close="problem = null"><ElButton @click="load">Try again</ElButton></ProblemNote>
@@ -270,6 +324,54 @@ form input {
 
 form .wide {
   width: 100%;
+}
+
+.measure {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px;
+}
+
+.measure input {
+  width: 80px;
+}
+
+.ask {
+  min-height: 44px;
+  padding: 0 16px;
+  border: 0;
+  border-radius: 6px;
+  background: var(--thread);
+  color: #fff;
+  cursor: pointer;
+}
+
+.print-only {
+  display: none;
+}
+
+@media print {
+  .joins-screen {
+    display: block;
+  }
+
+  .bench,
+  header,
+  .joins-screen > :deep(nav) {
+    display: none;
+  }
+
+  .print-only {
+    display: table;
+    font-size: 11px;
+  }
+
+  .print-only th,
+  .print-only td {
+    padding: 1px 8px 1px 0;
+    font-size: 11px;
+  }
 }
 
 .caution {

@@ -138,6 +138,7 @@ final class DriftTest extends TestCase
 
     public function test_amounts_are_whole_sixty_fourths_or_six_decimals(): void
     {
+        self::assertSame(['2 7/8', '≈2 3/16', '-1/32', '≈0'], array_map(static fn (float $amount): string => Amount::rounded($amount, LengthUnit::Inch), [2.875, 2.174556, -1 / 32, 0.004]));
         self::assertSame(['2 7/8', '0', '-1/64', '3.535534', '-0.010000'], array_map(Amount::text(...), [2.875, 0.0, -1 / 64, 2.5 * M_SQRT2, -0.01]));
     }
 
