@@ -6,6 +6,7 @@ namespace App\Documents;
 
 use App\Models\SeamTestRecord;
 use App\Models\ShelfBlock;
+use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
@@ -30,6 +31,9 @@ final class JoinsStationDocument
     {
         $unit = $plan->construction->face->block->unit;
         $names = SeamName::all($plan->construction);
+        $tolerance = $block->tolerance($unit);
+        $classes = $plan->construction->classes;
+        $isFlipped = static fn (JoinSheet $sheet): bool => $sheet->join->tie !== null && $classes[$sheet->join->tie->unitClass]->members[0]->cell->unit instanceof FlippedCornersUnit;
         $told = JoinsDocument::of($plan, $drift, $takeUp);
         $joins = array_map(static fn (JoinSheet $sheet, array $open, SeamName $name): array => [
             ...$open,
@@ -46,7 +50,8 @@ final class JoinsStationDocument
             'measured' => $block->measuredNow()[$sheet->join->id] ?? null,
             'isFirst' => min([$sheet->join->id, ...$name->pressedToo]) === $sheet->join->id,
             'patches' => $sheet->join->patchIds(),
-            'risk' => Hold::risk($sheet, $unit),
+            'risk' => Hold::risk($sheet, $tolerance),
+            'notes' => Hold::notes($sheet, $isFlipped($sheet), $unit),
             'length' => max($sheet->raw),
             'edges' => $sheet->edges,
             'marks' => array_map(static fn (Mark $mark, array $entry): array => [
@@ -56,7 +61,7 @@ final class JoinsStationDocument
                 'place' => $mark->fromEdge,
                 'do' => Hold::words($mark, $sheet),
                 'feed' => Hold::feedWords($mark),
-                'verdict' => $mark->miss === null ? null : Hold::verdict($mark->miss, $unit),
+                'verdict' => $mark->miss === null ? null : $tolerance->verdict($mark->miss)->value,
             ], $sheet->marks, $open['marks']),
         ], $drift->sheets, $told['joins'], $names);
 
@@ -65,6 +70,8 @@ final class JoinsStationDocument
             'face' => FaceDocument::of($plan->construction->face),
             'takeUp' => $takeUp->toText(),
             'isMeasured' => $block->take_up !== null,
+            'leave' => Amount::rounded($tolerance->leave, $unit),
+            'ease' => Amount::rounded($tolerance->ease, $unit),
             'squareUp' => $block->square_up->value,
             'joins' => $joins,
             'raw' => $told['block'],
@@ -88,7 +95,7 @@ final class JoinsStationDocument
      */
     private static function remedy(ShelfBlock $block, PressingPlan $plan, Fraction $takeUp, array $names): string
     {
-        $remedy = Remedy::find($plan, $takeUp, $block->square_up, $block->measuredSizes($plan->construction->face->block->unit));
+        $remedy = Remedy::find($plan, $takeUp, $block->square_up, $block->measuredSizes($plan->construction->face->block->unit), $block->tolerance($plan->construction->face->block->unit));
         if ($remedy->before === 0) {
             return '';
         }

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Matching\SquareUp;
+use KeenSeam\Core\Matching\Tolerance;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Pressing\EqualParts;
@@ -42,6 +43,8 @@ use KeenSeam\Core\Pressing\RestOfSeams;
  * @property string|null                                      $take_up        of her seams, in the block's unit; two allowances if null
  * @property SquareUp                                         $square_up
  * @property array<string, array<int, array{string, string}>> $measured_parts raw width and height by join, by order
+ * @property string|null                                      $leave          largest miss that is left alone
+ * @property string|null                                      $ease           largest miss that is eased
  */
 final class ShelfBlock extends Model
 {
@@ -138,6 +141,13 @@ final class ShelfBlock extends Model
             Length::parse($size[0], $unit)->in($unit)->toFloat(),
             Length::parse($size[1], $unit)->in($unit)->toFloat(),
         ], $this->measuredNow());
+    }
+
+    public function tolerance(LengthUnit $unit): Tolerance
+    {
+        return $this->leave === null || $this->ease === null
+            ? Tolerance::usual($unit)
+            : Tolerance::of(Length::parse($this->leave, $unit), Length::parse($this->ease, $unit), $unit);
     }
 
     public function stepsDoneNow(): int

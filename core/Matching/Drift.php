@@ -97,7 +97,10 @@ final class Drift
             + $part->endShift($join, $join->seam->to) - $part->endShift($join, $join->seam->from);
         $marks = $this->marks($join, $left, $right);
 
-        return new JoinSheet($join, $finished, [$raw($left), $raw($right)], self::up($marks), $this->bias($join, $left, $right), $marks, [$this->edge($join, $left), $this->edge($join, $right)]);
+        return new JoinSheet($join, $finished, [$raw($left), $raw($right)], self::up($marks), $this->bias($join, $left, $right), $marks, [$this->edge($join, $left), $this->edge($join, $right)], [
+            [$left->allowanceAt($join, $join->seam->from, $this->allowance), $right->allowanceAt($join, $join->seam->from, $this->allowance)],
+            [$left->allowanceAt($join, $join->seam->to, $this->allowance), $right->allowanceAt($join, $join->seam->to, $this->allowance)],
+        ]);
     }
 
     /** @return list<array{float, float, string}> from, to and fabric of each patch along the join, from its start */

@@ -4,18 +4,12 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Matching;
 
-use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Pressing\Nesting;
 
 /** What to do at a mark, how a miss is taken, and how much care a join wants. */
 final class Hold
 {
-    /** A miss is left alone up to the first, eased up to the second; inches. Common practice, no published source. */
-    private const LEAVE = [1, 32];
-
-    private const EASE = [1, 8];
-
     public static function words(Mark $mark, JoinSheet $sheet): string
     {
         return match ($mark->kind) {
@@ -45,27 +39,45 @@ final class Hold
         };
     }
 
-    /** leave, ease or unpick */
-    public static function verdict(float $miss, LengthUnit $unit): string
+    /**
+     * What else to know of a join: where to start, what hangs over, how to take a drawn line.
+     *
+     * @param bool $isFlipped whether it is the seam of a corner sewn and flipped
+     *
+     * @return list<string>
+     */
+    public static function notes(JoinSheet $sheet, bool $isFlipped, LengthUnit $unit): array
     {
-        $limit = static fn (array $inches): float => Length::ofInches(...$inches)->in($unit)->toFloat() + 1e-9;
+        $notes = [];
+        $overhangs = array_map(static fn (array $ends): float => abs($ends[0] - $ends[1]), $sheet->allowances);
+        $places = array_keys(array_filter(['the start' => $overhangs[0] > 1e-9, 'the end' => $overhangs[1] > 1e-9]));
+        if ($places !== []) {
+            $notes[] = sprintf(
+                'At %s one part hangs over the other by %s %s: the needle goes where the two raw edges make the V, one allowance in.',
+                implode(' and ', $places),
+                Amount::rounded(max($overhangs), $unit),
+                $unit->value,
+            );
+        }
+        if ($isFlipped) {
+            $notes[] = 'Sew a hair to the waste side of the drawn line: on the line, the fold makes the corner too small. Open and look before you cut.';
+        }
+        if (array_filter($sheet->marks, static fn (Mark $mark): bool => $mark->left === MarkSide::Tip || $mark->right === MarkSide::Tip) !== []) {
+            $notes[] = sprintf('You may sew through the crossing threads of the tips instead of the exact allowance: every %s %s they lie off it makes the part that much smaller or larger.', $unit === LengthUnit::Inch ? '1/64' : '0.5', $unit->value);
+        }
 
-        return match (true) {
-            abs($miss) <= $limit(self::LEAVE) => 'leave',
-            abs($miss) <= $limit(self::EASE) => 'ease',
-            default => 'unpick',
-        };
+        return $notes;
     }
 
     /** Higher for joins where more can go wrong: tips, ridges that do not lock, bias, and what is off already. */
-    public static function risk(JoinSheet $sheet, LengthUnit $unit): int
+    public static function risk(JoinSheet $sheet, Tolerance $tolerance): int
     {
         $risk = ['none' => 0, 'left' => 1, 'right' => 1, 'both' => 2][$sheet->bias] ?? 0;
         foreach ($sheet->marks as $mark) {
             $risk += $mark->left === MarkSide::Tip || $mark->right === MarkSide::Tip ? 2 : 0;
             $risk += $mark->kind === MarkKind::Match ? 2 : 0;
             $risk += $mark->nest === Nesting::Stacked ? 3 : ($mark->nest === Nesting::Lopsided || $mark->nest === Nesting::Flat ? 1 : 0);
-            $risk += $mark->miss === null ? 0 : ['leave' => 0, 'ease' => 2, 'unpick' => 6][self::verdict($mark->miss, $unit)];
+            $risk += $mark->miss === null ? 0 : $tolerance->verdict($mark->miss)->risk();
         }
 
         return $risk;

@@ -36,10 +36,9 @@ final readonly class Remedy
     /**
      * @param array<int, array{float, float}> $measured by join
      */
-    public static function find(PressingPlan $plan, Fraction $takeUp, SquareUp $squareUp, array $measured): self
+    public static function find(PressingPlan $plan, Fraction $takeUp, SquareUp $squareUp, array $measured, Tolerance $tolerance): self
     {
-        $unit = $plan->construction->face->block->unit;
-        $wrong = static fn (Drift $drift): array => array_values(array_filter($drift->sheets, static fn (JoinSheet $sheet): bool => self::cannotBeEased($sheet, $unit)));
+        $wrong = static fn (Drift $drift): array => array_values(array_filter($drift->sheets, static fn (JoinSheet $sheet): bool => self::cannotBeEased($sheet, $tolerance)));
         $now = $wrong(new Drift($plan, $takeUp, $squareUp, [], $measured));
         if ($now === []) {
             return new self([], true, 0, 0);
@@ -61,11 +60,11 @@ final readonly class Remedy
         return $best;
     }
 
-    private static function cannotBeEased(JoinSheet $sheet, \KeenSeam\Core\Measure\LengthUnit $unit): bool
+    private static function cannotBeEased(JoinSheet $sheet, Tolerance $tolerance): bool
     {
         $misses = [$sheet->endsDiffer(), ...array_map(static fn (Mark $mark): float => $mark->miss ?? 0.0, $sheet->marks)];
 
-        return array_filter($misses, static fn (float $miss): bool => Hold::verdict($miss, $unit) === 'unpick') !== [];
+        return array_filter($misses, static fn (float $miss): bool => $tolerance->verdict($miss) === Verdict::Unpick) !== [];
     }
 
     /**

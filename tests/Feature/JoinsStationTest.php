@@ -61,6 +61,7 @@ final class JoinsStationTest extends TestCase
             $this->postJson('/api/blocks/3/seam-tests', $slip + ['strips' => 3, 'width' => '1 1/2', 'measured' => '3 1/2'], self::seen(1))->assertUnprocessable();
         }
         $this->putJson('/api/blocks/3/joins', ['takeUp' => '12', 'squareUp' => 'units'], self::seen(1))->assertUnprocessable();
+        $this->putJson('/api/blocks/3/joins', ['squareUp' => 'units', 'leave' => '1/4', 'ease' => '1/8'], self::seen(1))->assertUnprocessable()->assertJson(['code' => 'tolerance-not-usable']);
         $this->putJson('/api/blocks/3/joins', ['squareUp' => 'all'], self::seen(1))->assertUnprocessable();
         self::assertSame(0, SeamTestRecord::query()->count());
     }

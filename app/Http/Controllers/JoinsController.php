@@ -22,6 +22,7 @@ use KeenSeam\Core\Matching\SeamTest;
 use KeenSeam\Core\Matching\Spread;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
+use KeenSeam\Core\Matching\Tolerance;
 use KeenSeam\Core\Measure\Fraction;
 
 /** The joins station: what must meet, and what the quilter's own seams do to it. */
@@ -41,10 +42,16 @@ final readonly class JoinsController
         if ($fields->has('takeUp')) {
             TakeUp::read($fields->text('takeUp'), $this->plans->block($block));
         }
-        $block->saveOver(SeenVersion::of($request), [
+        $changes = [
             'take_up' => $fields->has('takeUp') ? $fields->text('takeUp') : null,
             'square_up' => $fields->choice('squareUp', SquareUp::class),
-        ]);
+        ];
+        if ($fields->has('leave') || $fields->has('ease')) {
+            $unit = $this->plans->block($block)->unit;
+            Tolerance::of($fields->length('leave', $unit), $fields->length('ease', $unit), $unit);
+            $changes += ['leave' => $fields->text('leave'), 'ease' => $fields->text('ease')];
+        }
+        $block->saveOver(SeenVersion::of($request), $changes);
 
         return $this->shown($block);
     }

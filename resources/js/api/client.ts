@@ -100,8 +100,8 @@ export const tickCut = (block: number, version: number, name: string, isDone: bo
 
 export const joins = (block: number) => ask<JoinsShown>('GET', `/blocks/${block}/joins`)
 
-export const chooseSeams = (block: number, version: number, takeUp: string | null, squareUp: JoinsShown['squareUp']) =>
-  ask<JoinsShown>('PUT', `/blocks/${block}/joins`, { version, json: takeUp === null ? { squareUp } : { takeUp, squareUp } })
+export const chooseSeams = (block: number, version: number, choice: { takeUp?: string; squareUp: JoinsShown['squareUp']; leave?: string; ease?: string }) =>
+  ask<JoinsShown>('PUT', `/blocks/${block}/joins`, { version, json: choice })
 
 export const testSeams = (block: number, version: number, test: SeamTestGiven) => ask<JoinsShown>('POST', `/blocks/${block}/seam-tests`, { version, json: test })
 

@@ -477,6 +477,7 @@ export interface JoinSheetShown extends Omit<JoinEntry, 'marks'> {
   patches: number[]
   /** Higher where more can go wrong. */
   risk: number
+  notes: string[]
   rawLengths: [number, number]
   finishedLength: number
   /** Of the longer raw edge. */
@@ -491,6 +492,9 @@ export interface JoinsShown {
   face: FaceShown
   takeUp: string
   isMeasured: boolean
+  /** Largest miss that is left alone, and largest that is eased. */
+  leave: string
+  ease: string
   squareUp: 'units' | 'none'
   joins: JoinSheetShown[]
   raw: { unfinished: [string, string]; expected: [string, string] }

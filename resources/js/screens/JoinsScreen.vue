@@ -52,10 +52,10 @@ async function load() {
   })
 }
 
-const choose = (takeUp: string | null, squareUp: JoinsShown['squareUp']) =>
+const choose = (takeUp: string | null, squareUp: JoinsShown['squareUp'], limits: { leave?: string; ease?: string } = {}) =>
   told(async () => {
     const now = shown.value
-    if (now !== null) shown.value = await api.chooseSeams(now.block.id, now.block.version, takeUp, squareUp)
+    if (now !== null) shown.value = await api.chooseSeams(now.block.id, now.block.version, { ...(takeUp === null ? {} : { takeUp }), squareUp, ...limits })
   })
 
 const size = ref<[string, string]>(['', ''])
@@ -122,6 +122,7 @@ async function told(work: () => Promise<void>) {
           <h2>{{ join.title }} <span class="soft"><FractionText :text="join.finished" /> {{ shown.face.units }} finished</span></h2>
           <SeamRuler :join="join" :fabrics="shown.face.fabrics" :units="shown.face.units" />
           <p>{{ upWords }} {{ biasWords[join.bias] }}</p>
+          <p v-for="note in join.notes" :key="note">{{ note }}</p>
           <p v-if="join.marks.length > matching && matching > 0" class="soft">Match {{ counted(matching, 'place') }}; the rest lies on plain cloth.</p>
           <p v-if="join.ends_differ !== '0'" class="warn">The edges differ by <FractionText :text="join.ends_differ" /> {{ shown.face.units }}: pin both ends level and ease between.</p>
           <table v-if="join.marks.length > 0">
@@ -155,6 +156,8 @@ async function told(work: () => Promise<void>) {
           <label>Squared up before joining
             <select :value="shown.squareUp" @change="choose(shown.isMeasured ? shown.takeUp : null, ($event.target as HTMLSelectElement).value as 'units' | 'none')"><option value="units">every unit</option><option value="none">nothing</option></select>
           </label>
+          <label>Left alone up to <input :value="shown.leave" @change="choose(shown.isMeasured ? shown.takeUp : null, shown.squareUp, { leave: ($event.target as HTMLInputElement).value, ease: shown.ease })" /> {{ shown.face.units }}</label>
+          <label>Eased up to <input :value="shown.ease" @change="choose(shown.isMeasured ? shown.takeUp : null, shown.squareUp, { leave: shown.leave, ease: ($event.target as HTMLInputElement).value })" /> {{ shown.face.units }}</label>
           <form aria-label="Seam test" @submit.prevent="tested">
             <h3>Seam test</h3>
             <p class="soft">Cut strips, sew them side by side as you always do, press, and measure across all of them.</p>
@@ -316,6 +319,10 @@ aside label {
   align-items: center;
   gap: 8px;
   padding-bottom: 6px;
+}
+
+aside label > input {
+  width: 80px;
 }
 
 form input {

@@ -19,6 +19,7 @@ use KeenSeam\Core\Matching\SeamTest;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
 use KeenSeam\Core\Matching\TakeUpNotLikely;
+use KeenSeam\Core\Matching\Tolerance;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Pressing\PressingPlanner;
@@ -163,9 +164,18 @@ final class DriftTest extends TestCase
         SeamTest::of(3, $width, Fraction::of(12), $ideal, LengthUnit::Inch);
     }
 
+    public function test_a_triangle_hangs_over_a_square_end_and_a_drawn_line_is_passed_on_its_waste_side(): void
+    {
+        $goose = self::drift(['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('gABB'), Fraction::of(1, 2))->sheets[0];
+        // One part's corner is square there, the other's 45 degrees: 1/4 in (√2 - 1) more along the seam.
+        self::assertSame(['At the start one part hangs over the other by ≈3/32 in: the needle goes where the two raw edges make the V, one allowance in.'], Hold::notes($goose, false, LengthUnit::Inch));
+        $plain = self::drift(Blocks::file('pA pB'), Fraction::of(1, 2))->sheets[0];
+        self::assertSame([[], 1], [Hold::notes($plain, false, LengthUnit::Inch), count(Hold::notes($plain, true, LengthUnit::Inch))]);
+    }
+
     public function test_a_miss_is_left_eased_or_unpicked(): void
     {
-        self::assertSame(['leave', 'leave', 'ease', 'ease', 'unpick'], array_map(static fn (float $miss): string => Hold::verdict($miss, LengthUnit::Inch), [0.0, 1 / 32, -1 / 16, 1 / 8, 3 / 16]));
+        self::assertSame(['leave', 'leave', 'ease', 'ease', 'unpick'], array_map(static fn (float $miss): string => Tolerance::usual(LengthUnit::Inch)->verdict($miss)->value, [0.0, 1 / 32, -1 / 16, 1 / 8, 3 / 16]));
     }
 
     /** @param array<string, mixed> $file */
