@@ -70,13 +70,6 @@ const split = (add: string | null, drop: string | null) =>
 </template>
 
 <style scoped>
-summary {
-  min-height: 44px;
-  padding: 10px 0;
-  font-weight: 600;
-  cursor: pointer;
-}
-
 table {
   width: 100%;
   border-collapse: collapse;

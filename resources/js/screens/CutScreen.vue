@@ -76,7 +76,7 @@ async function load() {
 </script>
 
 <template>
-  <div class="cut-screen">
+  <div class="station cut-screen">
     <StationRail :stations="stations" :block="block" here="cut" />
     <main v-if="shown">
       <header>
@@ -150,12 +150,6 @@ async function load() {
 </template>
 
 <style scoped>
-.cut-screen {
-  display: grid;
-  grid-template-columns: 150px minmax(0, 1fr);
-  min-height: 100%;
-}
-
 main {
   padding: 12px 24px 24px;
 }
@@ -253,20 +247,7 @@ h3 .soft {
   gap: 20px 28px;
 }
 
-.warn {
-  padding-left: 12px;
-  border-left: 4px solid var(--brick);
-}
-
-.waiting {
-  padding: 40px;
-}
-
 @media (max-width: 900px) {
-  .cut-screen {
-    display: block;
-  }
-
   .table {
     grid-template-columns: 1fr;
   }

@@ -98,7 +98,7 @@ async function told(work: () => Promise<void>) {
 </script>
 
 <template>
-  <div class="joins-screen">
+  <div class="station joins-screen">
     <StationRail :stations="stations" :block="block" here="joins" />
     <main v-if="shown">
       <header>
@@ -208,12 +208,6 @@ async function told(work: () => Promise<void>) {
 </template>
 
 <style scoped>
-.joins-screen {
-  display: grid;
-  grid-template-columns: 150px minmax(0, 1fr);
-  min-height: 100%;
-}
-
 main {
   padding: 12px 24px 24px;
 }
@@ -298,11 +292,6 @@ td:first-child {
   white-space: nowrap;
 }
 
-.warn {
-  padding-left: 12px;
-  border-left: 4px solid var(--ochre);
-}
-
 aside {
   display: grid;
   gap: 10px;
@@ -344,25 +333,11 @@ form .wide {
   width: 80px;
 }
 
-.ask {
-  min-height: 44px;
-  padding: 0 16px;
-  border: 0;
-  border-radius: 6px;
-  background: var(--thread);
-  color: #fff;
-  cursor: pointer;
-}
-
 .print-only {
   display: none;
 }
 
 @media print {
-  .joins-screen {
-    display: block;
-  }
-
   .bench,
   header,
   .joins-screen > :deep(nav) {
@@ -381,19 +356,7 @@ form .wide {
   }
 }
 
-.caution {
-  font-size: 15px;
-}
-
-.waiting {
-  padding: 40px;
-}
-
 @media (max-width: 900px) {
-  .joins-screen {
-    display: block;
-  }
-
   .bench {
     grid-template-columns: 1fr;
   }

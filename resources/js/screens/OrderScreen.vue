@@ -68,7 +68,7 @@ const facts = (order: OrderPossible) => [
 </script>
 
 <template>
-  <div class="order-screen">
+  <div class="station order-screen">
     <StationRail :stations="stations" :block="block" here="order" />
     <main v-if="shown">
       <header>
@@ -121,12 +121,6 @@ const facts = (order: OrderPossible) => [
 </template>
 
 <style scoped>
-.order-screen {
-  display: grid;
-  grid-template-columns: 150px minmax(0, 1fr);
-  min-height: 100%;
-}
-
 main {
   padding: 16px 24px 24px;
 }
@@ -246,10 +240,6 @@ dd {
 }
 
 @media (max-width: 900px) {
-  .order-screen {
-    display: block;
-  }
-
   .order {
     grid-template-columns: 150px 92px 1fr;
   }

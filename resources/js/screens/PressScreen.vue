@@ -286,11 +286,6 @@ h2 .soft {
   font-size: 15px;
 }
 
-.waiting {
-  grid-column: 2 / -1;
-  padding: 40px;
-}
-
 @media (max-width: 900px) {
   .press-screen {
     display: flex;

@@ -460,11 +460,6 @@ footer {
   text-align: center;
 }
 
-.waiting {
-  grid-column: 2 / -1;
-  padding: 40px;
-}
-
 @media (max-width: 900px) {
   .wall-screen {
     display: flex;

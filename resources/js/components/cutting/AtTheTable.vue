@@ -116,13 +116,6 @@ details {
   border-top: 1px solid var(--hair);
 }
 
-summary {
-  min-height: 44px;
-  padding: 10px 0;
-  font-weight: 600;
-  cursor: pointer;
-}
-
 form,
 .row {
   display: flex;
@@ -141,16 +134,6 @@ input {
   min-width: 120px;
 }
 
-.ask {
-  min-height: 44px;
-  padding: 0 16px;
-  border: 0;
-  border-radius: 6px;
-  background: var(--thread);
-  color: #fff;
-  cursor: pointer;
-}
-
 textarea {
   width: 100%;
   padding: 8px 10px;
@@ -166,11 +149,5 @@ td {
   text-align: left;
   vertical-align: top;
   font-weight: 400;
-}
-
-.warn {
-  margin: 4px 0;
-  padding-left: 12px;
-  border-left: 4px solid var(--brick);
 }
 </style>

@@ -152,9 +152,4 @@ const told = (one: UnitToMake['ways'][number]) =>
   gap: 14px;
   align-items: center;
 }
-
-.warn {
-  padding-left: 12px;
-  border-left: 4px solid var(--brick);
-}
 </style>

@@ -52,13 +52,6 @@ function rename() {
 </template>
 
 <style scoped>
-summary {
-  min-height: 44px;
-  padding: 10px 0;
-  font-weight: 600;
-  cursor: pointer;
-}
-
 label,
 form {
   display: flex;
