@@ -170,25 +170,47 @@ final readonly class Picture
      */
     private static function outlines(int $side, array $patches): string
     {
-        $changes = []; // by fabric, line and place along it: by how much the boundary changes there
+        $changes = []; // by fabric, direction, line and place along it: by how much the boundary changes there
         foreach ($patches as [$fabric, $places]) {
             foreach ($places as $i => [$x, $y]) {
                 [$toX, $toY] = $places[($i + 1) % count($places)];
                 $direction = (new Point($toX - $x, $toY - $y))->reduced();
                 $sign = [$direction->x, $direction->y] > [0, 0] ? 1 : -1;
                 [$dx, $dy] = [$sign * $direction->x, $sign * $direction->y];
-                $line = sprintf('%s %d,%d,%d', $fabric, $dx, $dy, $dx * $y - $dy * $x);
+                $line = $dx * $y - $dy * $x;
                 [$from, $to] = $dx === 0 ? [$y, $toY] : [$x, $toX];
-                $changes[$line][$from] = ($changes[$line][$from] ?? 0) + 1;
-                $changes[$line][$to] = ($changes[$line][$to] ?? 0) - 1;
+                $changes["$fabric $dx,$dy"][$line][$from] = ($changes["$fabric $dx,$dy"][$line][$from] ?? 0) + 1;
+                $changes["$fabric $dx,$dy"][$line][$to] = ($changes["$fabric $dx,$dy"][$line][$to] ?? 0) - 1;
             }
         }
-        $texts = ['side '.$side];
-        foreach ($changes as $line => $places) {
-            ksort($places);
-            foreach ($places as $place => $change) {
-                if ($change !== 0) {
-                    $texts[] = sprintf('%s: %d %+d', $line, $place, $change);
+
+        return self::text($side, array_map(
+            static fn (array $lines): array => array_filter(array_map(static fn (array $places): array => array_filter($places), $lines)),
+            $changes,
+        ));
+    }
+
+    /**
+     * In the fewest steps that what is left of the boundaries needs, whatever corners of patches lay between.
+     *
+     * @param array<string, array<int, array<int, int>>> $changes by fabric and direction, line and place
+     */
+    private static function text(int $side, array $changes): string
+    {
+        $common = $side;
+        foreach ($changes as $lines) {
+            foreach ($lines as $line => $places) {
+                $common = self::greatestCommonDivisor($common, abs($line));
+                foreach (array_keys($places) as $place) {
+                    $common = self::greatestCommonDivisor($common, abs($place));
+                }
+            }
+        }
+        $texts = ['side '.intdiv($side, $common)];
+        foreach ($changes as $direction => $lines) {
+            foreach ($lines as $line => $places) {
+                foreach ($places as $place => $change) {
+                    $texts[] = sprintf('%s,%d: %d %+d', $direction, intdiv($line, $common), intdiv($place, $common), $change);
                 }
             }
         }
