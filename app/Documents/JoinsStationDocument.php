@@ -8,6 +8,7 @@ use App\Models\SeamTestRecord;
 use App\Models\ShelfBlock;
 use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Guide\SeamName;
+use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\EdgeTips;
@@ -118,23 +119,38 @@ final class JoinsStationDocument
         $face = $plan->construction->face;
         $two = $face->block->seamAllowance->times(2);
         $off = $face->block->finishedWidth->plus($two)->in($unit)->toFloat() - $drift->expected[0];
-        $worst = 0.0;
-        foreach ($drift->sheets as $sheet) {
-            $worst = abs($sheet->endsDiffer()) > abs($worst) && $sheet->join->tie === null ? $sheet->endsDiffer() : $worst;
-        }
-        if (abs($off) < 1e-9 && abs($worst) < 1e-9) {
+        $sheets = array_filter($drift->sheets, static fn (JoinSheet $sheet): bool => $sheet->join->tie === null && abs($sheet->endsDiffer()) > 1e-9);
+        usort($sheets, static fn (JoinSheet $a, JoinSheet $b): int => abs($b->endsDiffer()) <=> abs($a->endsDiffer()));
+        if (abs($off) < 1e-9 && $sheets === []) {
             return 'With these seams everything comes out as it should.';
         }
 
         return sprintf(
-            'The block comes out %s %s wide, %s %s %s; edges of one join differ by up to %s %s.',
+            'The block comes out %s %s wide, %s.%s',
             Amount::rounded($drift->expected[0], $unit),
             $unit->value,
-            Amount::rounded(abs($off), $unit),
+            abs($off) < 1e-9 ? 'as it should' : sprintf('%s %s %s', Amount::rounded(abs($off), $unit), $unit->value, $off > 0 ? 'too small' : 'too large'),
+            $sheets === [] ? '' : self::unevenEdges($sheets[0], SeamName::all($plan->construction)[$sheets[0]->join->id], $unit),
+        );
+    }
+
+    /** " Row 2, of 5 pieces along the seam, comes out 1/8 in shorter than row 1, of 3 pieces." */
+    private static function unevenEdges(JoinSheet $sheet, SeamName $name, LengthUnit $unit): string
+    {
+        $sides = [
+            [$name->left, count($sheet->edges[0])],
+            [$name->right, count($sheet->edges[1])],
+        ];
+        [$short, $long] = $sheet->endsDiffer() < 0 ? $sides : array_reverse($sides);
+
+        return sprintf(
+            ' %s, of %s along the seam, comes out %s %s shorter than %s, of %s.',
+            ucfirst($short[0]),
+            Words::counted($short[1], 'piece', 'pieces'),
+            Amount::rounded(abs($sheet->endsDiffer()), $unit),
             $unit->value,
-            $off > 0 ? 'too small' : 'too large',
-            Amount::rounded(abs($worst), $unit),
-            $unit->value,
+            $long[0],
+            Words::counted($long[1], 'piece', 'pieces'),
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\SeamTestRecord;
+use Tests\Support\Blocks;
 
 final class JoinsStationTest extends TestCase
 {
@@ -30,6 +31,18 @@ final class JoinsStationTest extends TestCase
         $this->putJson('/api/blocks/3/joins', ['squareUp' => 'none'], self::seen(2))->assertOk()->assertJson(['takeUp' => '1/2', 'squareUp' => 'none', 'isMeasured' => false]);
     }
 
+    public function test_what_the_seams_do_to_rows_of_more_and_fewer_pieces_is_told(): void
+    {
+        $file = Blocks::file('pA pB pA', 'pC');
+        $file['cells'][3]['column_span'] = 3;
+        $id = $this->call('POST', '/api/blocks', content: json_encode($file, JSON_THROW_ON_ERROR))->assertCreated()->json('id');
+        self::assertIsInt($id);
+
+        // Each seam takes 1/16 in too much: two of them in the first row, none in the second.
+        $answer = $this->postJson("/api/blocks/{$id}/seam-tests", ['strips' => 3, 'width' => '1 1/2', 'measured' => '3 3/8', 'notes' => ''], self::seen(1))->assertOk()->json();
+        self::assertStringContainsString('Row 1, of 3 pieces along the seam, comes out 1/8 in shorter than row 2, of 1 piece.', $answer['effect']);
+    }
+
     public function test_a_measured_row_changes_the_advice(): void
     {
         $joins = $this->getJson('/api/blocks/3/joins')->json('joins');
@@ -46,13 +59,13 @@ final class JoinsStationTest extends TestCase
 
     public function test_the_chance_is_told_with_its_error_and_what_would_help(): void
     {
-        $spread = $this->getJson('/api/blocks/3/joins/spread?sewing=1/64&cutting=1/64&tolerance=1/8')->assertOk()->json();
+        $spread = $this->getJson('/api/blocks/3/joins/spread?sewing=1/64&cutting=1/64&folding=1/128&tolerance=1/8')->assertOk()->json();
 
         self::assertSame(4000, $spread['runs']);
         self::assertGreaterThan(0.5, $spread['block']);
         self::assertLessThan(0.01, $spread['error']);
         self::assertGreaterThanOrEqual($spread['block'], $spread['better'][0]['chance']);
-        $this->getJson('/api/blocks/3/joins/spread?sewing=much&cutting=1/64&tolerance=1/8')->assertUnprocessable();
+        $this->getJson('/api/blocks/3/joins/spread?sewing=much&cutting=1/64&folding=1/128&tolerance=1/8')->assertUnprocessable();
     }
 
     public function test_unlikely_figures_are_questioned_and_kept_nowhere(): void

@@ -14,11 +14,14 @@ use App\Wall\EditNotReadable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Block\Block;
+use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\MeasuredNotLikely;
 use KeenSeam\Core\Matching\Remedy;
+use KeenSeam\Core\Matching\Scatter;
 use KeenSeam\Core\Matching\SeamTest;
+use KeenSeam\Core\Matching\Sensitivity;
 use KeenSeam\Core\Matching\Spread;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
@@ -123,18 +126,38 @@ final readonly class JoinsController
         if (count($plan->construction->joins) > Spread::MOST_JOINS) {
             return new JsonResponse(['tooMany' => Spread::MOST_JOINS]);
         }
-        [$sewing, $cutting, $tolerance] = [$length('sewing'), $length('cutting'), $length('tolerance')];
-        $now = Spread::of($plan, $block->square_up, $sewing, $cutting, $tolerance);
-        $better = [['words' => 'Sew twice as evenly', 'chance' => Spread::of($plan, $block->square_up, $sewing / 2, $cutting, $tolerance)->block]];
+        [$scatter, $tolerance] = [new Scatter($length('sewing'), $length('cutting'), $length('folding')), $length('tolerance')];
+        $sensitivity = Sensitivity::of($plan, $block->square_up);
+        $now = Spread::of($sensitivity, $scatter, $tolerance);
+        $better = [['words' => 'Sew twice as evenly', 'chance' => Spread::of($sensitivity, $scatter->sewnTwiceAsEvenly(), $tolerance)->block]];
         if ($block->square_up === SquareUp::None) {
-            $better[] = ['words' => 'Square up every unit', 'chance' => Spread::of($plan, SquareUp::Units, $sewing, $cutting, $tolerance)->block];
+            $better[] = ['words' => 'Square up every unit', 'chance' => Spread::of(Sensitivity::of($plan, SquareUp::Units), $scatter, $tolerance)->block];
+        }
+        $seams = self::heaviest($sensitivity);
+        if ($seams !== null) {
+            $better[] = ['words' => sprintf('Press %s open', lcfirst($seams->title)), 'chance' => Spread::of($sensitivity, $scatter, $tolerance, $seams->pressedToo)->block];
         }
         foreach ($this->plans->inOtherOrders($block) as $words => $other) {
-            $better[] = ['words' => 'Sew it '.lcfirst($words), 'chance' => Spread::of($other, $block->square_up, $sewing, $cutting, $tolerance)->block];
+            $better[] = ['words' => 'Sew it '.lcfirst($words), 'chance' => Spread::of(Sensitivity::of($other, $block->square_up), $scatter, $tolerance)->block];
         }
         usort($better, static fn (array $a, array $b): int => $b['chance'] <=> $a['chance']);
 
         return new JsonResponse(['joins' => $now->joins, 'block' => $now->block, 'error' => $now->error, 'runs' => Spread::RUNS, 'better' => $better]);
+    }
+
+    /** The seams, pressed together, from which most of what goes wrong comes, if they are not open already. */
+    private static function heaviest(Sensitivity $sensitivity): ?SeamName
+    {
+        $weights = [];
+        $names = SeamName::all($sensitivity->plan->construction);
+        foreach ($names as $id => $name) {
+            if (!$sensitivity->isOpen($sensitivity->plan->construction->joins[$id])) {
+                $weights[$id] = $sensitivity->weight($name->pressedToo);
+            }
+        }
+        $heaviest = $weights === [] ? null : array_search(max($weights), $weights, true);
+
+        return is_int($heaviest) ? $names[$heaviest] : null;
     }
 
     private function shown(ShelfBlock $block): JsonResponse

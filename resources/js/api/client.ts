@@ -108,7 +108,7 @@ export const testSeams = (block: number, version: number, test: SeamTestGiven) =
 export const measurePart = (block: number, version: number, join: number, size: [string, string] | null) =>
   ask<JoinsShown>('PUT', `/blocks/${block}/joins/${join}/measured`, { version, json: size === null ? {} : { width: size[0], height: size[1] } })
 
-export const spread = (block: number, sewing: string, cutting: string, tolerance: string) => ask<SpreadShown>('GET', `/blocks/${block}/joins/spread?${asked({ sewing, cutting, tolerance })}`)
+export const spread = (block: number, scatter: Record<'sewing' | 'cutting' | 'folding' | 'tolerance', string>) => ask<SpreadShown>('GET', `/blocks/${block}/joins/spread?${asked(scatter)}`)
 
 const asked = (parts: Record<string, string>) => new URLSearchParams(parts).toString()
 

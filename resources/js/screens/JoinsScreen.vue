@@ -67,13 +67,13 @@ const measured = (isForgotten: boolean) =>
     if (now !== null && part !== null) shown.value = await api.measurePart(now.block.id, now.block.version, part.id, isForgotten ? null : size.value)
   })
 
-const scatter = ref({ sewing: '1/64', cutting: '1/64', tolerance: '1/8' })
+const scatter = ref({ sewing: '1/64', cutting: '1/64', folding: '1/128', tolerance: '1/8' })
 const chance = shallowRef<SpreadShown | null>(null)
 const percent = (share: number) => `${Math.round(share * 1000) / 10} %`
 
 const askSpread = () =>
   told(async () => {
-    chance.value = await api.spread(props.block, scatter.value.sewing, scatter.value.cutting, scatter.value.tolerance)
+    chance.value = await api.spread(props.block, scatter.value)
   })
 
 watch(() => shown.value?.block.version, () => (chance.value = null))
@@ -171,13 +171,14 @@ async function told(work: () => Promise<void>) {
             <h3>How sure is it?</h3>
             <label>Sewing off by <input v-model="scatter.sewing" /> {{ shown.face.units }}</label>
             <label>Cutting off by <input v-model="scatter.cutting" /> {{ shown.face.units }}</label>
+            <label>Fold, where pressed to a side <input v-model="scatter.folding" /> {{ shown.face.units }}</label>
             <label>May be eased <input v-model="scatter.tolerance" /> {{ shown.face.units }}</label>
-            <ElButton native-type="submit" :disabled="isBusy">Try it {{ 4000 }} times</ElButton>
+            <ElButton native-type="submit" :disabled="isBusy">Try it 4000 times</ElButton>
             <template v-if="chance">
               <p v-if="chance.tooMany">More than {{ chance.tooMany }} joins take too long to try.</p>
               <template v-else>
                 <p class="effect"><b>{{ percent(chance.block) }}</b> that the whole block comes together, give or take {{ percent(chance.error) }}.</p>
-                <p v-for="one in chance.better.slice(0, 2)" :key="one.words">{{ one.words }}: {{ percent(one.chance) }}.</p>
+                <p v-for="one in chance.better.slice(0, 3)" :key="one.words">{{ one.words }}: {{ percent(one.chance) }}.</p>
               </template>
             </template>
           </form>
