@@ -48,7 +48,7 @@ async function load() {
     shown.value = await api.joins(props.block)
     if (shown.value.face.units !== 'mm') return
     test.value.width = '40'
-    scatter.value = { sewing: '0.4', cutting: '0.4', tolerance: '3' }
+    scatter.value = { sewing: '0.4', cutting: '0.4', folding: '0.2', tolerance: '3' }
   })
 }
 
@@ -69,6 +69,7 @@ const measured = (isForgotten: boolean) =>
 
 const scatter = ref({ sewing: '1/64', cutting: '1/64', folding: '1/128', tolerance: '1/8' })
 const chance = shallowRef<SpreadShown | null>(null)
+const matches = (one: JoinsShown['joins'][number]) => one.marks.filter((mark) => mark.kind === 'match').length
 const percent = (share: number) => `${Math.round(share * 1000) / 10} %`
 
 const askSpread = () =>
@@ -114,7 +115,7 @@ async function told(work: () => Promise<void>) {
           <li v-for="one in ranked" :key="one.id">
             <button type="button" :aria-current="one.id === join?.id" :class="{ chosen: one.id === join?.id }" :data-join="one.id" @click="chosen = one.id">
               <span>{{ one.title }}<span v-if="one.times > 1" class="soft">, {{ one.times }} times</span></span>
-              <span class="soft"><template v-if="one.marks.length > 0">{{ counted(one.marks.filter((mark) => mark.kind === 'match').length, 'to match', 'to match') }}</template><template v-else>nothing to match</template><template v-if="chance && chance.joins[one.id] !== undefined">, {{ percent(chance.joins[one.id] ?? 0) }}</template></span>
+              <span class="soft">{{ matches(one) || 'nothing' }} to match<template v-if="chance && chance.joins[one.id] !== undefined">, {{ percent(chance.joins[one.id] ?? 0) }}</template></span>
             </button>
           </li>
         </ol>
