@@ -8,18 +8,21 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Assembly\UnitClass;
-use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Guide\Internal\UnitRounds;
 use KeenSeam\Core\Pressing\PressingPlan;
-use KeenSeam\Core\Pressing\TurnedUnit;
 
 /** The order of work of a plan: units as piles, then rows, then rows to each other; each is pressed before a seam crosses it. */
 final class PlanSteps
 {
     private readonly Construction $construction;
 
+    private readonly SeamWords $words;
+
     private function __construct(private readonly PressingPlan $plan)
     {
         $this->construction = $plan->construction;
+        $this->words = new SeamWords($plan);
     }
 
     /** @return list<Step> */
@@ -35,22 +38,17 @@ final class PlanSteps
     /** @return list<Step> */
     private function unitSteps(UnitClass $class): array
     {
-        $joins = array_filter($this->construction->joins, static fn (Join $join): bool => $join->tie?->unitClass === $class->index);
-        $rounds = [];
-        foreach ($joins as $join) {
-            $rounds[$this->roundWithinUnit($join)][] = $join;
-        }
-        ksort($rounds);
+        $rounds = UnitRounds::of($this->construction, $class);
         $unit = $class->members[0]->cell->unit;
         $count = count($class->members);
         $title = ucfirst($count === 1 ? $unit->name() : $unit->plural());
         $steps = [];
-        foreach (array_values($rounds) as $i => $round) {
+        foreach ($rounds as $i => $round) {
             $patches = $this->patchesOf($round);
             $ids = array_map(static fn (Join $join): int => $join->id, $round);
-            $secondPile = $this->secondPileWords($class, $round);
+            $secondPile = $this->words->secondPileWords($class, $round);
             $round = $this->ofFirstMember($round);
-            $sewn = Words::tallied(array_map($this->sewnWords(...), $round));
+            $sewn = Words::tallied(array_map($this->words->sewnWords(...), $round));
             $times = $count === 1 ? 'once' : sprintf('%d times, as a chain', $count);
             $named = Words::counted($count, $unit->name(), $unit->plural());
             $made = array_map(static fn (Join $join): int => $join->id, $round);
@@ -62,22 +60,10 @@ final class PlanSteps
                 $title,
                 $i === 0 ? sprintf('Start %s: sew %s, %s.', $named, $sewn, $times) : sprintf('Go on with the %s: sew %s, %s.', $named, $sewn, $times),
             );
-            $steps[] = new Step(StepKind::Press, $ids, $patches, $made, $title, sprintf('Press %s.', Words::tallied(array_map($this->unitPressWords(...), $round))).$secondPile);
+            $steps[] = new Step(StepKind::Press, $ids, $patches, $made, $title, sprintf('Press %s.', Words::tallied(array_map($this->words->unitPressWords(...), $round))).$secondPile);
         }
 
         return $steps;
-    }
-
-    /** How many joins of the same unit lie below this one, one inside the other. */
-    private function roundWithinUnit(Join $join): int
-    {
-        $below = array_filter(
-            $join->children(),
-            static fn ($child): bool => $child instanceof Join
-                && $child->tie?->unitClass === $join->tie?->unitClass && $child->tie?->member === $join->tie?->member,
-        );
-
-        return array_reduce($below, fn (int $round, Join $child): int => max($round, $this->roundWithinUnit($child) + 1), 0);
     }
 
     /**
@@ -90,83 +76,21 @@ final class PlanSteps
         return array_values(array_filter($joins, static fn (Join $join): bool => $join->tie?->member === 0));
     }
 
-    private function sewnWords(Join $join): string
-    {
-        return sprintf('%s to %s', Words::fabricsAlong($join->seam, $join->right), Words::fabricsAlong($join->seam, $join->left));
-    }
-
-    private function unitPressWords(Join $join): string
-    {
-        $left = Words::fabricsAlong($join->seam, $join->left);
-        $right = Words::fabricsAlong($join->seam, $join->right);
-        if ($left === $right) {
-            [$left, $right] = ['the part sewn first', 'the part sewn to it'];
-        }
-
-        return $this->pressedWords($join, $left, $right);
-    }
-
-    /** "toward row 1", "open", "toward row 1 at first, furled at crossings 1 and 3". */
-    private function pressedWords(Join $join, string $left, string $right): string
-    {
-        $directions = $this->plan->pressing->of($join);
-        $furls = [];
-        foreach (array_slice($directions, 1) as $i => $direction) {
-            if ($direction !== $directions[$i]) {
-                $furls[] = $i + 1;
-            }
-        }
-        $first = match ($directions[0]) {
-            PressDirection::Left => 'toward '.$left,
-            PressDirection::Right => 'toward '.$right,
-            PressDirection::Open => 'open',
-        };
-
-        return $furls === [] ? $first : sprintf('%s at first, furled at %s %s', $first, count($furls) === 1 ? 'crossing' : 'crossings', Words::listed($furls));
-    }
-
-    /**
-     * Where a class is pressed in two piles: which units lie on the second, and how that one is pressed.
-     *
-     * @param list<Join> $round
-     */
-    private function secondPileWords(UnitClass $class, array $round): string
-    {
-        $members = [];
-        foreach ($this->plan->turnedUnits as $unit) {
-            if ($unit->unitClass === $class->index && $unit->pile > 0) {
-                $members[] = $unit->member;
-            }
-        }
-        if ($members === []) {
-            return '';
-        }
-        $joins = array_values(array_filter($round, static fn (Join $join): bool => $join->tie?->member === $members[0]));
-        $places = array_map(static fn (int $member): string => sprintf('row %d column %d', $class->members[$member]->cell->row, $class->members[$member]->cell->column), $members);
-
-        return sprintf(' Lay those for %s on a second pile and press it %s.', Words::listed($places), Words::tallied(array_map($this->unitPressWords(...), $joins)));
-    }
-
     /** @return list<Step> */
     private function turnSteps(): array
     {
-        $turned = array_values(array_filter($this->plan->turnedUnits, static fn (TurnedUnit $unit): bool => $unit->turn !== null));
-        if ($turned === []) {
+        $words = $this->words->turnWords();
+        if ($words === '') {
             return [];
         }
-        $units = array_map(fn (TurnedUnit $unit) => $this->construction->classes[$unit->unitClass]->members[$unit->member], $turned);
-        $words = array_map(static fn ($unit, TurnedUnit $turned): string => sprintf(
-            'the one at row %d, column %d by %d degrees',
-            $unit->cell->row,
-            $unit->cell->column,
-            $turned->turn->value ?? 0,
-        ), $units, $turned);
-        $patches = array_merge(...array_map(static fn ($unit): array => array_map(static fn ($patch): int => $patch->id, $unit->patches()), $units));
+        $patches = [];
+        foreach ($this->plan->turnedUnits as $turned) {
+            if ($turned->turn !== null) {
+                $patches = [...$patches, ...array_map(static fn (Patch $patch): int => $patch->id, $this->construction->classes[$turned->unitClass]->members[$turned->member]->patches())];
+            }
+        }
 
-        return [new Step(StepKind::LayOut, [], $patches, [], 'Lay out', sprintf(
-            'Lay the units out and turn %s, clockwise: they look the same, and their seams then nest.',
-            Words::listed($words),
-        ))];
+        return [new Step(StepKind::LayOut, [], $patches, [], 'Lay out', 'Lay the units out. '.$words)];
     }
 
     /** @return list<Step> */
@@ -180,7 +104,7 @@ final class PlanSteps
 
             return [
                 new Step(StepKind::Join, $ids, $patches, [max($ids)], $title, sprintf('Sew %s: %s, one after the other.', lcfirst($title), Words::counted(count($strand->parts), 'unit', 'units'))),
-                new Step(StepKind::Press, $ids, $patches, [max($ids)], $title, $this->pressWords($joins, 'its first unit', 'its last unit')),
+                new Step(StepKind::Press, $ids, $patches, [max($ids)], $title, $this->words->pressWords($joins, 'its first unit', 'its last unit')),
             ];
         }
         $steps = [];
@@ -195,28 +119,10 @@ final class PlanSteps
                 $sewn,
                 count($join->matchPoints()) === 0 ? '' : sprintf(', matching %s', Words::counted(count($join->matchPoints()), 'crossing', 'crossings')),
             ));
-            $steps[] = new Step(StepKind::Press, [$join->id], $join->patchIds(), [$join->id], $title, $this->pressWords([$join], $sewn, $next));
+            $steps[] = new Step(StepKind::Press, [$join->id], $join->patchIds(), [$join->id], $title, $this->words->pressWords([$join], $sewn, $next));
         }
 
         return $steps;
-    }
-
-    /** @param list<Join> $joins */
-    private function pressWords(array $joins, string $left, string $right): string
-    {
-        $numbers = [];
-        foreach ($joins as $i => $join) {
-            $numbers[$this->pressedWords($join, $left, $right)][] = $i + 1;
-        }
-        if (count($numbers) === 1) {
-            return sprintf('Press %s %s.', count($joins) === 1 ? 'the seam' : 'all seams', array_key_first($numbers));
-        }
-        $groups = [];
-        foreach ($numbers as $words => $seams) {
-            $groups[] = sprintf('%s %s %s', count($seams) === 1 ? 'seam' : 'seams', Words::listed($seams), $words);
-        }
-
-        return sprintf('Press %s.', Words::listed($groups));
     }
 
     /**

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Guide;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Pressing\TurnedUnit;
+
+/** What a step says of the seams it sews and presses. */
+final readonly class SeamWords
+{
+    private Construction $construction;
+
+    public function __construct(private PressingPlan $plan)
+    {
+        $this->construction = $plan->construction;
+    }
+
+    public function sewnWords(Join $join): string
+    {
+        return sprintf('%s to %s', Words::fabricsAlong($join->seam, $join->right), Words::fabricsAlong($join->seam, $join->left));
+    }
+
+    public function unitPressWords(Join $join): string
+    {
+        $left = Words::fabricsAlong($join->seam, $join->left);
+        $right = Words::fabricsAlong($join->seam, $join->right);
+        if ($left === $right) {
+            [$left, $right] = ['the part sewn first', 'the part sewn to it'];
+        }
+
+        return $this->pressedWords($join, $left, $right);
+    }
+
+    /** "toward row 1", "open", "toward row 1 at first, furled at crossings 1 and 3". */
+    private function pressedWords(Join $join, string $left, string $right): string
+    {
+        $directions = $this->plan->pressing->of($join);
+        $furls = [];
+        foreach (array_slice($directions, 1) as $i => $direction) {
+            if ($direction !== $directions[$i]) {
+                $furls[] = $i + 1;
+            }
+        }
+        $first = match ($directions[0]) {
+            PressDirection::Left => 'toward '.$left,
+            PressDirection::Right => 'toward '.$right,
+            PressDirection::Open => 'open',
+        };
+
+        return $furls === [] ? $first : sprintf('%s at first, furled at %s %s', $first, count($furls) === 1 ? 'crossing' : 'crossings', Words::listed($furls));
+    }
+
+    /**
+     * Where a class is pressed in two piles: which units lie on the second, and how that one is pressed.
+     *
+     * @param list<Join> $round
+     */
+    public function secondPileWords(UnitClass $class, array $round): string
+    {
+        $members = [];
+        foreach ($this->plan->turnedUnits as $unit) {
+            if ($unit->unitClass === $class->index && $unit->pile > 0) {
+                $members[] = $unit->member;
+            }
+        }
+        if ($members === []) {
+            return '';
+        }
+        $joins = array_values(array_filter($round, static fn (Join $join): bool => $join->tie?->member === $members[0]));
+        $places = array_map(static fn (int $member): string => sprintf('row %d column %d', $class->members[$member]->cell->row, $class->members[$member]->cell->column), $members);
+
+        return sprintf(' Lay those for %s on a second pile and press it %s.', Words::listed($places), Words::tallied(array_map($this->unitPressWords(...), $joins)));
+    }
+
+    /** @param list<Join> $joins */
+    public function pressWords(array $joins, string $left, string $right): string
+    {
+        $numbers = [];
+        foreach ($joins as $i => $join) {
+            $numbers[$this->pressedWords($join, $left, $right)][] = $i + 1;
+        }
+        if (count($numbers) === 1) {
+            return sprintf('Press %s %s.', count($joins) === 1 ? 'the seam' : 'all seams', array_key_first($numbers));
+        }
+        $groups = [];
+        foreach ($numbers as $words => $seams) {
+            $groups[] = sprintf('%s %s %s', count($seams) === 1 ? 'seam' : 'seams', Words::listed($seams), $words);
+        }
+
+        return sprintf('Press %s.', Words::listed($groups));
+    }
+
+    /** Which units that look the same after a turn are turned before they are sewn; nothing when there are none. */
+    public function turnWords(): string
+    {
+        $turned = array_values(array_filter($this->plan->turnedUnits, static fn (TurnedUnit $unit): bool => $unit->turn !== null));
+        if ($turned === []) {
+            return '';
+        }
+        $units = array_map(fn (TurnedUnit $unit) => $this->construction->classes[$unit->unitClass]->members[$unit->member], $turned);
+        $words = array_map(static fn ($unit, TurnedUnit $turned): string => sprintf(
+            'the one at row %d, column %d by %d degrees',
+            $unit->cell->row,
+            $unit->cell->column,
+            $turned->turn->value ?? 0,
+        ), $units, $turned);
+
+        return sprintf('Turn %s, clockwise: they look the same, and their seams then nest.', Words::listed($words));
+    }
+}
