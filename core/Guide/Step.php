@@ -8,11 +8,15 @@ namespace KeenSeam\Core\Guide;
 final readonly class Step
 {
     /**
-     * @param list<int> $joins    ids of the joins that are sewn or pressed
-     * @param list<int> $patchIds what lies on the table
-     * @param list<int> $made     ids of joins whose assemblies show what the step makes, one of each kind
-     * @param string    $title    a word or two: "Row 2"
-     * @param string    $text     the whole instruction
+     * @param list<int>                  $joins     ids of the joins that are sewn or pressed
+     * @param list<int>                  $patchIds  what lies on the table
+     * @param list<int>                  $made      ids of joins whose assemblies show what the step makes, one of each kind
+     * @param string                     $title     a word or two: "Row 2"
+     * @param string                     $text      the whole instruction
+     * @param int                        $times     how often the motion is done, all blocks counted
+     * @param string|null                $unitClass label of the class of units it is done to
+     * @param list<list<int>>            $sets      patches of each part that is squared up or measured
+     * @param array{string, string}|null $size      raw width and height that each of them must have, in the block's unit
      */
     public function __construct(
         public StepKind $do,
@@ -21,5 +25,9 @@ final readonly class Step
         public array $made,
         public string $title,
         public string $text,
+        public int $times = 1,
+        public ?string $unitClass = null,
+        public array $sets = [],
+        public ?array $size = null,
     ) {}
 }

@@ -54,4 +54,34 @@ final readonly class Way
 
         return $batches;
     }
+
+    /** @return list<string> of its steps, those that draw a line */
+    public function marking(): array
+    {
+        return array_values(array_filter($this->steps, self::draws(...)));
+    }
+
+    /**
+     * Before which round of sewing lines are drawn: across a seam only when that seam is pressed.
+     *
+     * @param int $rounds in which the unit is sewn
+     */
+    public function markedBefore(int $rounds): int
+    {
+        foreach ($this->steps as $step) {
+            if (self::draws($step)) {
+                break;
+            }
+            if (str_starts_with($step, 'Make ')) {
+                return $rounds - 1;
+            }
+        }
+
+        return 0;
+    }
+
+    private static function draws(string $step): bool
+    {
+        return preg_match('~\bdraw\b~i', $step) === 1;
+    }
 }

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Documents\StepsDocument;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Block\Block;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Guide\Chain;
+use KeenSeam\Core\Guide\WorkSteps;
+use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+
+final class SeamSteps extends SeamCommand
+{
+    protected $signature = 'seam:steps
+        {file : a block file, *.keenseam.json}
+        {--style=nest : how to press: nest, nest-furl, open, dark or mixed}
+        {--order=rows : how to sew: rows, columns, quarters, diagonal, around or best}
+        {--blocks=1 : how many of the block}
+        {--chain=row-by-row : how rows go through the machine: row-by-row or webbed}';
+
+    protected $description = 'Print as JSON everything there is to do to a block, in the order a quilter works.';
+
+    protected function answer(Block $block): array
+    {
+        $question = new CutQuestion((int) $this->amount('blocks'));
+        $planner = new PressingPlanner(Construction::of(Face::of($block), $this->oneOf('order', Order::class)));
+        $plan = $planner->best(new PressQuestion($this->oneOf('style', PressStyle::class)), $this->untilTime(20.0));
+
+        return StepsDocument::of(WorkSteps::of($plan, $question, $this->oneOf('chain', Chain::class)));
+    }
+}

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Guide;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\OrderNotPossible;
+use KeenSeam\Core\Assembly\SetInSeamNeeded;
+use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Guide\Chain;
+use KeenSeam\Core\Guide\Step;
+use KeenSeam\Core\Guide\StepKind;
+use KeenSeam\Core\Guide\WorkSteps;
+use KeenSeam\Core\Making\CutNotPossible;
+use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Blocks;
+
+/** The order of work: common practice, no published source. */
+final class WorkStepsTest extends TestCase
+{
+    public function test_four_triangle_squares_are_worked_from_cloth_to_block(): void
+    {
+        $steps = WorkSteps::of(self::plan(Blocks::file('hAB90 hAB180', 'hAB hAB270')), new CutQuestion());
+
+        self::assertSame([
+            'cut Cut Sailcloth: 2 squares 2 7/8 in, stack a.',
+            'cut Cut Harbour ink: 2 squares 2 7/8 in, stack b.',
+            'mark Draw a line corner to corner on the wrong side of Sailcloth.',
+            'join Start the half-square triangles with one batch, to be measured before the rest: two from two squares; sew Harbour ink to Sailcloth, once.',
+            'cut-apart Cut the sewn pieces apart, between the seams.',
+            'press Set the seam flat, open, and press toward Harbour ink.',
+            'measure Measure the first half-square triangle before you sew the others: at least 2 1/2 x 2 1/2 in.',
+            'mark Draw a line corner to corner on the wrong side of Sailcloth.',
+            'join Now the rest of the half-square triangles: two from two squares; sew Harbour ink to Sailcloth, once.',
+            'cut-apart Cut the sewn pieces apart, between the seams.',
+            'press Set the seam flat, open, and press toward Harbour ink.',
+            'square-up Square up 4 half-square triangles to 2 1/2 x 2 1/2 in and take the dog ears off.',
+            'lay-out Lay the whole block out, face up, and compare it with the picture: every unit, its turn, which fabric lies where.',
+            'join Sew row 1: flip each unit onto the one before it, right sides together, and sew the upright edge between them, 1 seam.',
+            'join Sew row 2: flip each unit onto the one before it, right sides together, and sew the upright edge between them, 1 seam.',
+            'press Press the seam toward its last unit.',
+            'press Press the seam toward its first unit.',
+            'measure Measure row 1: 4 1/2 x 2 1/2 in from raw edge to raw edge.',
+            'measure Measure row 2: 4 1/2 x 2 1/2 in from raw edge to raw edge.',
+            'join Flip row 2 onto row 1, right sides together, and sew, matching 1 crossing.',
+            'check Open it and look at the face. Does the crossing meet well enough to leave, or do you unpick a few stitches?',
+            'press Press the seam toward row 1.',
+            'square-up Square up the block to 4 1/2 x 4 1/2 in: straight edges, and not into the allowance of a point.',
+            'measure Measure the block: 4 1/2 x 4 1/2 in from raw edge to raw edge.',
+        ], array_map(static fn (Step $step): string => $step->do->value.' '.$step->text, $steps));
+    }
+
+    public function test_six_blocks_are_sewn_in_one_chain(): void
+    {
+        $times = [];
+        foreach (WorkSteps::of(self::plan(Blocks::file('hAB90 hAB180', 'hAB hAB270')), new CutQuestion(6)) as $step) {
+            $times[$step->do->value][] = $step->times;
+        }
+
+        // 24 units are 12 batches of two: one to try, eleven more; two seams in rows and one between them for each block.
+        self::assertSame([1, 11, 6, 6, 6], $times['join']);
+        self::assertSame([24, 6], $times['square-up']);
+    }
+
+    public function test_rows_stay_webbed_when_all_first_pairs_go_in_one_chain(): void
+    {
+        $joins = array_values(array_filter(
+            WorkSteps::of(self::plan(Blocks::file('pA pB pA', 'pB pA pB')), new CutQuestion(), Chain::Webbed),
+            static fn (Step $step): bool => $step->do === StepKind::Join,
+        ));
+
+        self::assertSame([[0, 2], [1, 3], [4]], array_map(static fn (Step $step): array => $step->joins, $joins));
+        self::assertStringContainsString('uncut', $joins[0]->text);
+    }
+
+    public function test_the_ears_of_a_unit_from_triangles_stay_where_the_next_piece_is_laid_to_them(): void
+    {
+        $texts = array_map(
+            static fn (Step $step): string => $step->text,
+            WorkSteps::of(self::plan(Blocks::file('tABA pA')), new CutQuestion(ways: [])),
+        );
+
+        self::assertNotEmpty(array_filter($texts, static fn (string $text): bool => str_contains($text, 'the V') || str_contains($text, 'dog ears')));
+    }
+
+    public function test_absurd_numbers_of_blocks_are_refused(): void
+    {
+        $this->expectException(CutNotPossible::class);
+        WorkSteps::of(self::plan(Blocks::file('pA pB')), new CutQuestion(0));
+    }
+
+    /** @return iterable<string, array{Order, Chain}> */
+    public static function orders(): iterable
+    {
+        foreach (Order::cases() as $order) {
+            foreach (Chain::cases() as $chain) {
+                yield $order->value.' '.$chain->value => [$order, $chain];
+            }
+        }
+    }
+
+    #[DataProvider('orders')]
+    public function test_everything_is_done_once_and_only_with_what_is_made(Order $order, Chain $chain): void
+    {
+        $tried = 0;
+        for ($seed = 1; $seed <= 14; ++$seed) {
+            try {
+                $plan = self::plan(Blocks::generated($seed, 2 + $seed % 4, 2 + intdiv($seed, 4) % 3), $order);
+            } catch (SetInSeamNeeded|OrderNotPossible) {
+                continue;
+            }
+            ++$tried;
+            self::assertSound($plan, WorkSteps::of($plan, new CutQuestion(1 + $seed % 3), $chain), "seed $seed");
+        }
+        self::assertGreaterThan(2, $tried);
+    }
+
+    /** @param list<Step> $steps */
+    private static function assertSound(PressingPlan $plan, array $steps, string $what): void
+    {
+        $joins = $plan->construction->joins;
+        [$sewn, $pressed, $squared] = [[], [], []];
+        foreach ($steps as $step) {
+            self::assertGreaterThan(0, $step->times, $what);
+            foreach ($step->joins as $id) {
+                if ($step->do === StepKind::Press) {
+                    self::assertArrayHasKey($id, $sewn, "$what: join $id is pressed before it is sewn");
+                    self::assertArrayNotHasKey($id, $pressed, "$what: join $id is pressed twice");
+                    $pressed[$id] = true;
+
+                    continue;
+                }
+                self::assertSame(StepKind::Join, $step->do, $what);
+                self::assertArrayNotHasKey($id, $sewn, "$what: join $id is sewn twice");
+                foreach ($joins[$id]->children() as $child) {
+                    self::assertTrue(! $child instanceof Join || isset($sewn[$child->id]), "$what: join $id uses what is not made");
+                }
+                foreach (self::under($joins[$id]) as $below) {
+                    if ($joins[$id]->seam->sideOf($below->seam->from) === 0 || $joins[$id]->seam->sideOf($below->seam->to) === 0) {
+                        self::assertArrayHasKey($below->id, $pressed, "$what: join $id crosses {$below->id}, which is not pressed");
+                    }
+                }
+                $sewn[$id] = true;
+            }
+            if ($step->do === StepKind::SquareUp || $step->do === StepKind::Measure) {
+                self::assertNotNull($step->size, $what);
+                foreach ($step->sets as $set) {
+                    sort($set);
+                    $key = implode(',', $set);
+                    $made = array_filter(array_keys($sewn), static fn (int $id): bool => self::sorted($joins[$id]->patchIds()) === $key);
+                    self::assertTrue($made !== [] || count($set) === 1, "$what: $key is measured before it is made");
+                    if ($step->do === StepKind::SquareUp) {
+                        self::assertArrayNotHasKey($key, $squared, "$what: $key is squared up twice");
+                        $squared[$key] = true;
+                    }
+                }
+            }
+        }
+        self::assertCount(count($joins), $sewn, $what);
+        self::assertCount(count($joins), $pressed, $what);
+    }
+
+    /** @param list<int> $ids */
+    private static function sorted(array $ids): string
+    {
+        sort($ids);
+
+        return implode(',', $ids);
+    }
+
+    /** @return list<Join> */
+    private static function under(Join $join): array
+    {
+        $found = [];
+        foreach ($join->children() as $child) {
+            if ($child instanceof Join) {
+                $found = [...$found, $child, ...self::under($child)];
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param array<string, mixed> $file */
+    private static function plan(array $file, Order $order = Order::Rows): PressingPlan
+    {
+        return (new PressingPlanner(Construction::of(Face::of(BlockFile::read($file)), $order)))->best(new PressQuestion(PressStyle::Nest));
+    }
+}
