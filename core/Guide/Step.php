@@ -30,4 +30,10 @@ final readonly class Step
         public array $sets = [],
         public ?array $size = null,
     ) {}
+
+    /** The same for the same step of the same block, however the rest is planned. */
+    public function key(): string
+    {
+        return $this->do->value.'-'.substr(md5(implode('/', [implode(',', $this->joins), implode(',', $this->patchIds), implode(',', $this->made), implode(';', array_map(static fn (array $set): string => implode(',', $set), $this->sets))])), 0, 12);
+    }
 }
