@@ -14,16 +14,15 @@ use App\Http\Controllers\OrderController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PilesController;
 use App\Http\Controllers\PlanController;
-use App\Http\Controllers\ProgressController;
 use App\Http\Controllers\RestController;
 use App\Http\Controllers\RestoreController;
 use App\Http\Controllers\SeamChoicesController;
 use App\Http\Controllers\StartController;
-use App\Http\Controllers\StepController;
 use App\Http\Controllers\StyleController;
 use App\Http\Controllers\SwatchController;
 use App\Http\Controllers\WallController;
 use App\Http\Controllers\WallFiguresController;
+use App\Http\Controllers\WorkController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('swatches/{hash}', [SwatchController::class, 'show'])->where('hash', '[0-9a-f]{32}');
@@ -40,7 +39,6 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::put('style', [StyleController::class, 'store']);
     Route::get('piles', [PilesController::class, 'index']);
     Route::put('piles', [PilesController::class, 'store']);
-    Route::get('steps/{step}', StepController::class)->whereNumber('step');
     Route::get('seams/{join}/choices', SeamChoicesController::class)->whereNumber('join');
     Route::put('locks/{join}', [LockController::class, 'store'])->whereNumber('join');
     Route::delete('locks/{join}', [LockController::class, 'destroy'])->whereNumber('join');
@@ -69,5 +67,8 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::put('meant', MeantController::class);
     Route::put('fabrics/{fabric}/swatch', [SwatchController::class, 'store']);
     Route::delete('fabrics/{fabric}/swatch', [SwatchController::class, 'destroy']);
-    Route::put('progress', ProgressController::class);
+    Route::get('work', [WorkController::class, 'show']);
+    Route::get('work/steps/{key}', [WorkController::class, 'step'])->where('key', '[a-z0-9-]{1,40}');
+    Route::post('work/events', [WorkController::class, 'tell']);
+    Route::get('work/unpicking/{join}', [WorkController::class, 'unpicking'])->whereNumber('join');
 });

@@ -33,10 +33,43 @@ final class JoinsStationDocument
         $unit = $plan->construction->face->block->unit;
         $names = SeamName::all($plan->construction);
         $tolerance = $block->tolerance($unit);
+        $told = JoinsDocument::of($plan, $drift, $takeUp);
+
+        return [
+            'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
+            'face' => FaceDocument::of($plan->construction->face),
+            'takeUp' => $takeUp->toText(),
+            'isMeasured' => $block->take_up !== null,
+            'leave' => Amount::rounded($tolerance->leave, $unit),
+            'ease' => Amount::rounded($tolerance->ease, $unit),
+            'squareUp' => $block->square_up->value,
+            'joins' => self::joins($block, $plan, $drift, $takeUp),
+            'raw' => $told['block'],
+            'effect' => self::effect($drift, $plan, $unit),
+            'edgeTips' => count(EdgeTips::on($plan->construction->face)),
+            'remedy' => self::remedy($block, $plan, $takeUp, $names),
+            'tests' => array_values(array_map(static fn (SeamTestRecord $test): array => [
+                'id' => $test->id,
+                'words' => sprintf('%d strips of %s: %s', $test->strips, $test->width, $test->measured),
+                'takeUp' => $test->take_up,
+                'notes' => $test->notes,
+                'date' => substr((string) $test->created_at, 0, 10),
+            ], is_array($tests) ? $tests : iterator_to_array($tests))),
+        ];
+    }
+
+    /**
+     * @return list<array<string, mixed>> by join
+     */
+    public static function joins(ShelfBlock $block, PressingPlan $plan, Drift $drift, Fraction $takeUp): array
+    {
+        $unit = $plan->construction->face->block->unit;
+        $names = SeamName::all($plan->construction);
+        $tolerance = $block->tolerance($unit);
         $classes = $plan->construction->classes;
         $isFlipped = static fn (JoinSheet $sheet): bool => $sheet->join->tie !== null && $classes[$sheet->join->tie->unitClass]->members[0]->cell->unit instanceof FlippedCornersUnit;
         $told = JoinsDocument::of($plan, $drift, $takeUp);
-        $joins = array_map(static fn (JoinSheet $sheet, array $open, SeamName $name): array => [
+        return array_map(static fn (JoinSheet $sheet, array $open, SeamName $name): array => [
             ...$open,
             'finished' => Amount::rounded($sheet->finished, $unit),
             'raw' => array_map(static fn (float $length): string => Amount::rounded($length, $unit), $sheet->raw),
@@ -65,28 +98,6 @@ final class JoinsStationDocument
                 'verdict' => $mark->miss === null ? null : $tolerance->verdict($mark->miss)->value,
             ], $sheet->marks, $open['marks']),
         ], $drift->sheets, $told['joins'], $names);
-
-        return [
-            'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
-            'face' => FaceDocument::of($plan->construction->face),
-            'takeUp' => $takeUp->toText(),
-            'isMeasured' => $block->take_up !== null,
-            'leave' => Amount::rounded($tolerance->leave, $unit),
-            'ease' => Amount::rounded($tolerance->ease, $unit),
-            'squareUp' => $block->square_up->value,
-            'joins' => $joins,
-            'raw' => $told['block'],
-            'effect' => self::effect($drift, $plan, $unit),
-            'edgeTips' => count(EdgeTips::on($plan->construction->face)),
-            'remedy' => self::remedy($block, $plan, $takeUp, $names),
-            'tests' => array_values(array_map(static fn (SeamTestRecord $test): array => [
-                'id' => $test->id,
-                'words' => sprintf('%d strips of %s: %s', $test->strips, $test->width, $test->measured),
-                'takeUp' => $test->take_up,
-                'notes' => $test->notes,
-                'date' => substr((string) $test->created_at, 0, 10),
-            ], is_array($tests) ? $tests : iterator_to_array($tests))),
-        ];
     }
 
     /**

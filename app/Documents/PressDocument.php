@@ -9,6 +9,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
+use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Pressing\Back;
 use KeenSeam\Core\Pressing\Flap;
 use KeenSeam\Core\Pressing\HabitWarning;
@@ -50,11 +51,27 @@ final class PressDocument
                 'title' => $step->title,
                 'text' => $step->text,
             ], PlanSteps::of($plan)),
-            'stepsDone' => $station->block->stepsDoneNow(),
+            'stepsDone' => self::stepsDone($station),
+            'seamsSewn' => count($station->block->progress($plan->construction)->sewn),
             'order' => $station->block->order->value,
             'style' => $station->block->style->value,
             'proved' => $station->withoutLocks->proved,
         ];
+    }
+
+    /** How many of the plan's steps are done before the first that is not. */
+    private static function stepsDone(PressStation $station): int
+    {
+        $progress = $station->block->progress($station->shown->construction);
+        $done = 0;
+        foreach (PlanSteps::of($station->shown) as $step) {
+            if ($step->do !== StepKind::LayOut && ! $progress->isDone($step)) {
+                break;
+            }
+            ++$done;
+        }
+
+        return $progress->sewn === [] ? 0 : $done;
     }
 
     /**

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Exceptions\ChangedElsewhere;
+use App\Work\KeptProgress;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Guide\WorkProgress;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\Tolerance;
 use KeenSeam\Core\Measure\Length;
@@ -43,6 +46,7 @@ use KeenSeam\Core\Pressing\RestOfSeams;
  * @property string|null                                      $take_up        of her seams, in the block's unit; two allowances if null
  * @property SquareUp                                         $square_up
  * @property array<string, array<int, array{string, string}>> $measured_parts raw width and height by join, by order
+ * @property array<string, array<array-key, mixed>>           $work           what is sewn, pressed and done, see KeptProgress
  * @property string|null                                      $leave          largest miss that is left alone
  * @property string|null                                      $ease           largest miss that is eased
  */
@@ -64,6 +68,7 @@ final class ShelfBlock extends Model
         'cutting' => 'array',
         'square_up' => SquareUp::class,
         'measured_parts' => 'array',
+        'work' => 'array',
         'cut_done' => 'array',
         'swatches' => 'array',
         'edit_number' => 'integer',
@@ -153,5 +158,30 @@ final class ShelfBlock extends Model
     public function stepsDoneNow(): int
     {
         return $this->steps_done[$this->order->value] ?? 0;
+    }
+
+    /** How far it has come along these seams. */
+    public function progress(Construction $construction): WorkProgress
+    {
+        return KeptProgress::read($this->work[KeptProgress::signature($construction)] ?? []);
+    }
+
+    /**
+     * Keeps it without a new version.
+     *
+     * @param array<string, mixed> $progress
+     */
+    public function keepWork(string $signature, array $progress, int $stepsDone): void
+    {
+        $this->work = [$signature => $progress] + $this->work;
+        $this->steps_done = [$this->order->value => $stepsDone] + $this->steps_done;
+        self::query()->whereKey($this->id)->update($this->getDirty());
+        $this->syncOriginal();
+    }
+
+    /** @param array{string, string} $size raw width and height of what a join made */
+    public function measure(int $join, array $size): void
+    {
+        $this->measured_parts = [$this->order->value => [$join => $size] + $this->measuredNow()] + $this->measured_parts;
     }
 }

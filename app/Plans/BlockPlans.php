@@ -87,13 +87,30 @@ final readonly class BlockPlans
     {
         $planner = $this->planner($block);
         $question = $block->pressQuestion($planner->construction->classes);
+        $locks = new Locks($planner->construction, $block->locksNow());
+        $shown = $planner->planned($question->withLocks($locks->all), $block->rest, $this->patience());
+        $progress = $block->progress($planner->construction);
+        if (! $progress->agreesWith($shown->pressing)) {
+            $shown = $planner->planned($question->withLocks($this->withFacts($locks, $progress->facts($planner->construction, $question->twoPiles))->all), $block->rest, $this->patience());
+        }
 
-        return new PressStation(
-            $block,
-            $planner->planned($question->withLocks($block->locksNow()), $block->rest, $this->patience()),
-            $planner->best($question, $this->patience()),
-            new Locks($planner->construction, $block->locksNow()),
-        );
+        return new PressStation($block, $shown, $planner->best($question, $this->patience()), $locks);
+    }
+
+    /**
+     * What is pressed already, with the quilter's own locks above it: she may press a seam again.
+     *
+     * @param list<Lock> $facts
+     */
+    private function withFacts(Locks $locks, array $facts): Locks
+    {
+        foreach ($facts as $fact) {
+            if (! $locks->hold($fact->join)) {
+                $locks = $locks->with($fact);
+            }
+        }
+
+        return $locks;
     }
 
     /**

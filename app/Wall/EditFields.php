@@ -34,6 +34,14 @@ final readonly class EditFields
         return is_int($value) && abs($value) <= 10_000 ? $value : throw EditNotReadable::field($field, 'whole number');
     }
 
+    /** Milliseconds since 1970. */
+    public function moment(string $field): int
+    {
+        $value = $this->values[$field] ?? null;
+
+        return is_int($value) && $value > 0 ? $value : throw EditNotReadable::field($field, 'time');
+    }
+
     /**
      * @template T of \BackedEnum
      *

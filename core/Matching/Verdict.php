@@ -20,4 +20,19 @@ enum Verdict: string
             self::Unpick => 6,
         };
     }
+
+    /**
+     * What to do with a part that was measured.
+     *
+     * @param float $off how much too large it is; negative when it is too small
+     */
+    public function afterMeasuring(float $off): string
+    {
+        return match (true) {
+            $this === self::Leave => 'Fine: leave it.',
+            $this === self::Ease => 'Ease it in, or pin it, at the next join.',
+            $off > 0 => 'Too large to be eased: trim it, or unpick and take a wider seam.',
+            default => 'Too small to be eased: unpick its seams and sew them narrower, or make it again.',
+        };
+    }
 }

@@ -23,14 +23,16 @@ final class OrderStationTest extends TestCase
     public function test_choosing_an_order_keeps_locks_and_steps_of_each(): void
     {
         $this->putJson('/api/blocks/2/locks/16', ['direction' => 'left'], self::seen(1))->assertOk();
-        $this->putJson('/api/blocks/2/progress', ['stepsDone' => 4], self::seen(2))->assertOk();
-        $this->putJson('/api/blocks/2/order', ['order' => 'columns'], self::seen(3))->assertOk()->assertJson(['order' => 'columns', 'version' => 4]);
+        $this->sew(2, 8);
+        $sewn = $this->getJson('/api/blocks/2/plan')->json('seamsSewn');
+        self::assertGreaterThan(0, $sewn);
+        $this->putJson('/api/blocks/2/order', ['order' => 'columns'], self::seen(2))->assertOk()->assertJson(['order' => 'columns', 'version' => 3]);
         $columns = $this->getJson('/api/blocks/2/plan')->json();
-        self::assertSame(['columns', 0, 0], [$columns['order'], $columns['locks'], $columns['stepsDone']]);
+        self::assertSame(['columns', 0, 0, 0], [$columns['order'], $columns['locks'], $columns['stepsDone'], $columns['seamsSewn']]);
 
-        $this->putJson('/api/blocks/2/order', ['order' => 'rows'], self::seen(4))->assertOk();
+        $this->putJson('/api/blocks/2/order', ['order' => 'rows'], self::seen(3))->assertOk();
         $rows = $this->getJson('/api/blocks/2/plan')->json();
-        self::assertSame(['rows', 1, 4], [$rows['order'], $rows['locks'], $rows['stepsDone']]);
+        self::assertSame(['rows', 1, $sewn], [$rows['order'], $rows['locks'], $rows['seamsSewn']]);
     }
 
     public function test_an_order_that_cannot_be_is_refused_and_told_beside_the_others(): void

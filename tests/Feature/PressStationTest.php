@@ -101,16 +101,6 @@ final class PressStationTest extends TestCase
         self::assertSame(0, $choices['open']['figures']['stacked']);
     }
 
-    public function test_a_step_is_shown_by_what_it_makes(): void
-    {
-        $station = $this->getJson('/api/blocks/2/plan')->json();
-        $first = $this->getJson('/api/blocks/2/steps/0')->assertOk()->json();
-
-        self::assertSame($station['joins'][$station['steps'][0]['joins'][0]]['patches'], $first['patches']);
-        self::assertEqualsCanonicalizing($first['patches'], array_values(array_unique(array_column($first['flaps'], 'patch'))));
-        $this->getJson('/api/blocks/2/steps/999')->assertUnprocessable();
-    }
-
     /** @return array<string, mixed> the station after the flip */
     private function flip(int $join, int $version): array
     {

@@ -58,21 +58,13 @@ final class ShelfTest extends TestCase
 
     public function test_a_save_over_a_version_nobody_saw_is_refused(): void
     {
-        $this->putJson('/api/blocks/2/progress', ['stepsDone' => 3], self::seen(1))->assertOk();
-        $this->putJson('/api/blocks/2/progress', ['stepsDone' => 1], self::seen(1))
+        $this->putJson('/api/blocks/2/style', ['style' => 'dark'], self::seen(1))->assertOk();
+        $this->putJson('/api/blocks/2/style', ['style' => 'open'], self::seen(1))
             ->assertConflict()
             ->assertJson(['code' => 'changed-elsewhere', 'message' => '"Slack Water" was changed in another window. Load it again, then make your change.']);
-        $this->putJson('/api/blocks/2/progress', ['stepsDone' => 1])->assertUnprocessable()->assertJson(['code' => 'version-not-given']);
+        $this->putJson('/api/blocks/2/style', ['style' => 'open'])->assertUnprocessable()->assertJson(['code' => 'version-not-given']);
 
-        self::assertSame(3, ShelfBlock::query()->findOrFail(2)->stepsDoneNow());
-    }
-
-    public function test_progress_is_a_count(): void
-    {
-        foreach ([-1, '3', null, 1.5] as $wrong) {
-            $this->putJson('/api/blocks/2/progress', ['stepsDone' => $wrong], self::seen(1))->assertUnprocessable();
-        }
-        self::assertSame(0, ShelfBlock::query()->findOrFail(2)->stepsDoneNow());
+        self::assertSame('dark', ShelfBlock::query()->findOrFail(2)->style->value);
     }
 
     public function test_every_page_is_the_one_page_of_screens_and_sets_no_cookie(): void

@@ -29,4 +29,12 @@ abstract class TestCase extends LaravelTestCase
     {
         return (string) file_get_contents(dirname(__DIR__, 2)."/database/demo/$name.keenseam.json");
     }
+
+    /** Does the next steps at the machine. */
+    protected function sew(int $block, int $steps): void
+    {
+        $keys = array_column(array_filter($this->getJson("/api/blocks/$block/work")->json('steps'), static fn (array $step): bool => ! $step['isDone']), 'key');
+        $events = array_map(static fn (string $key): array => ['id' => bin2hex(random_bytes(8)), 'do' => 'done', 'step' => $key, 'at' => 1_760_000_000_000], array_slice($keys, 0, $steps));
+        $this->postJson("/api/blocks/$block/work/events", ['events' => $events])->assertOk()->assertJson(['said' => []]);
+    }
 }

@@ -49,14 +49,16 @@ final class WallStationTest extends TestCase
     public function test_what_was_said_of_seams_goes_with_a_changed_layout_and_comes_back_with_undo(): void
     {
         $this->putJson('/api/blocks/3/locks/16', ['direction' => 'left'], self::seen(1))->assertOk();
-        $this->putJson('/api/blocks/3/progress', ['stepsDone' => 4], self::seen(2))->assertOk();
-        $this->edit(3, ['do' => 'fabric', 'key' => $this->fabric(), 'name' => 'Other', 'color' => '#113355'])->assertOk();
+        $this->sew(3, 4);
+        $this->edit(2, ['do' => 'fabric', 'key' => $this->fabric(), 'name' => 'Other', 'color' => '#113355'])->assertOk();
         self::assertSame([1, 4], [count(ShelfBlock::query()->findOrFail(3)->locksNow()), ShelfBlock::query()->findOrFail(3)->stepsDoneNow()], 'the seams are the same');
 
-        $this->edit(4, ['do' => 'place', 'kind' => 'plain', 'places' => [[1, 2]], 'figure' => $this->fabric()])->assertOk();
+        $this->sew(3, 2);
+        $this->edit(3, ['do' => 'place', 'kind' => 'plain', 'places' => [[1, 2]], 'figure' => $this->fabric()])->assertOk();
         self::assertSame([0, 0], [count(ShelfBlock::query()->findOrFail(3)->locksNow()), ShelfBlock::query()->findOrFail(3)->stepsDoneNow()]);
-        $this->postJson('/api/blocks/3/undo', [], self::seen(5))->assertOk();
-        self::assertSame([1, 4], [count(ShelfBlock::query()->findOrFail(3)->locksNow()), ShelfBlock::query()->findOrFail(3)->stepsDoneNow()]);
+        $this->postJson('/api/blocks/3/undo', [], self::seen(4))->assertOk();
+        self::assertCount(1, ShelfBlock::query()->findOrFail(3)->locksNow());
+        self::assertCount(6, array_filter($this->getJson('/api/blocks/3/work')->json('steps'), static fn (array $step): bool => $step['isDone']), 'steps done after the change that is taken back, too');
     }
 
     public function test_a_change_over_an_older_version_is_refused_and_changes_nothing(): void

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Documents\LookDocument;
+use App\Documents\ImpostorDocument;
 use App\Models\ShelfBlock;
 use App\Wall\Walls;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Block\Face;
-use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Layout\Impostors;
 
 /** One unit as it must lie beside the ways it could lie unnoticed, with the place that tells them apart. */
@@ -24,31 +23,10 @@ final readonly class ImpostorController
         $sewn = $this->walls->sewn($block, Face::of($this->walls->open($block, Walls::pathOf($request))->opened()));
         foreach ($sewn === null ? [] : Impostors::allIn($sewn) as $impostors) {
             if ([$impostors->cell->row, $impostors->cell->column] === [$row, $column]) {
-                return new JsonResponse(self::document($impostors));
+                return new JsonResponse(ImpostorDocument::of($impostors));
             }
         }
 
         return new JsonResponse(['side' => null, 'right' => [], 'wrong' => []]);
-    }
-
-    /** @return array<string, mixed> */
-    private static function document(Impostors $impostors): array
-    {
-        $wrong = [];
-        foreach ($impostors->pictures as $i => $picture) {
-            $wrong[$picture->key] ??= [
-                'placement' => LookDocument::placement($impostors->placements[$i]),
-                'patches' => self::patches($picture),
-                'ring' => $impostors->right->tellingPlace($picture),
-            ];
-        }
-
-        return ['side' => $impostors->side->value, 'right' => self::patches($impostors->right), 'wrong' => array_values($wrong)];
-    }
-
-    /** @return list<array{fabric: string, points: list<array{float, float}>}> */
-    private static function patches(Picture $picture): array
-    {
-        return array_map(static fn (array $patch): array => ['fabric' => $patch[0], 'points' => $patch[1]], $picture->toShares());
     }
 }

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Work;
+
+use KeenSeam\Core\KeenSeamProblem;
+
+/** Something told from the machine that does not fit the work. */
+final class WorkNotPossible extends \InvalidArgumentException implements KeenSeamProblem
+{
+    public static function noSuchStep(): self
+    {
+        return new self('The plan has changed: that step is no longer in it. Go on from the step that is shown.');
+    }
+
+    public static function notSewn(): self
+    {
+        return new self('That seam is not sewn, so there is nothing to unpick. Choose a sewn one.');
+    }
+
+    public static function nothingToMeasure(): self
+    {
+        return new self('Nothing is measured at this step. Go on to the next one.');
+    }
+
+    public function problemCode(): string
+    {
+        return 'work-not-possible';
+    }
+
+    public function where(): string
+    {
+        return '/events';
+    }
+}

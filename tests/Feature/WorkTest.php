@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\ShelfBlock;
+use App\Models\WorkEvent;
+
+final class WorkTest extends TestCase
+{
+    public function test_steps_are_told_with_what_is_needed_at_each(): void
+    {
+        $steps = $this->steps();
+        self::assertSame(['cut', 'cut', 'cut'], array_column(array_slice($steps, 0, 3), 'do'));
+        self::assertSame('Close the blade when you put it down, and cut away from yourself.', $steps[0]['caution']);
+
+        $first = self::first($steps, 'join');
+        $one = $this->getJson("/api/blocks/3/work/steps/{$first['key']}")->assertOk()->json();
+        self::assertSame([1, 1], [count($one['pair']['left']), count($one['pair']['right'])]);
+        self::assertNull($one['ruler']);
+
+        $last = $this->getJson('/api/blocks/3/work/steps/'.self::last($steps, 'join')['key'])->assertOk()->json();
+        self::assertCount(3, $last['ruler']['marks']);
+        $this->getJson('/api/blocks/3/work/steps/join-0')->assertUnprocessable()->assertJson(['code' => 'work-not-possible']);
+    }
+
+    public function test_units_that_could_lie_turned_unnoticed_are_shown_beside_their_impostors(): void
+    {
+        $row = array_values(array_filter($this->steps(), static fn (array $step): bool => $step['do'] === 'join' && str_starts_with($step['title'], 'Row ')));
+        $shown = array_merge(...array_map(fn (array $step): array => $this->getJson("/api/blocks/3/work/steps/{$step['key']}")->json('lookTwice'), $row));
+
+        self::assertNotEmpty($shown);
+        self::assertNotEmpty($shown[0]['wrong'][0]['patches']);
+    }
+
+    public function test_what_is_sent_twice_is_done_once_and_in_order(): void
+    {
+        $keys = array_column($this->steps(), 'key');
+        $events = [self::event('done', $keys[0], 'a-first-key'), self::event('done', $keys[1], 'a-second-key'), self::event('back', $keys[1], 'the-way-back')];
+        $this->postJson('/api/blocks/3/work/events', ['events' => $events])->assertOk();
+        $again = $this->postJson('/api/blocks/3/work/events', ['events' => [...$events, self::event('done', $keys[1], 'once-more')]])->assertOk()->json();
+
+        self::assertSame([true, true, false], array_column(array_slice($again['steps'], 0, 3), 'isDone'));
+        self::assertSame(4, WorkEvent::query()->count());
+        self::assertSame([1, 2], [ShelfBlock::query()->findOrFail(3)->version, ShelfBlock::query()->findOrFail(3)->stepsDoneNow()], 'steps are no new version');
+    }
+
+    public function test_one_that_cannot_be_done_is_told_and_keeps_no_other_back(): void
+    {
+        $keys = array_column($this->steps(), 'key');
+        $answer = $this->postJson('/api/blocks/3/work/events', ['events' => [self::event('done', 'join-gone', 'one-of-an-old-plan'), self::event('done', $keys[0], 'one-of-this-plan')]])->assertOk()->json();
+
+        self::assertSame([['id' => 'one-of-an-old-plan', 'message' => 'The plan has changed: that step is no longer in it. Go on from the step that is shown.', 'isRefused' => true]], $answer['said']);
+        self::assertTrue($answer['steps'][0]['isDone']);
+        foreach ([[], ['events' => 'all'], ['events' => [3]], ['events' => [['do' => 'done']]]] as $wrong) {
+            $this->postJson('/api/blocks/3/work/events', $wrong)->assertUnprocessable();
+        }
+        $this->postJson('/api/blocks/3/work/events', ['events' => [['id' => 'x', 'do' => 'done', 'step' => $keys[1], 'at' => 'now']]])->assertUnprocessable();
+        self::assertSame(1, WorkEvent::query()->count());
+    }
+
+    public function test_a_measured_size_is_judged_kept_and_questioned_when_it_is_a_slip(): void
+    {
+        $measure = self::first($this->steps(), 'measure');
+        [$width, $height] = $measure['size'];
+        $slip = $this->measured($measure['key'], '40', $height);
+        self::assertTrue($slip['said'][0]['isRefused']);
+        self::assertStringContainsString('"40" is not likely', $slip['said'][0]['message']);
+
+        $fine = $this->measured($measure['key'], $width, $height);
+        self::assertSame('Fine: leave it.', $fine['said'][0]['message']);
+        self::assertSame([[$width, $height]], array_values(ShelfBlock::query()->findOrFail(3)->measuredNow()));
+
+        $rows = self::first(array_filter($fine['steps'], static fn (array $step): bool => str_starts_with($step['title'], 'Row ')), 'measure');
+        self::assertSame('Too large to be eased: trim it, or unpick and take a wider seam.', $this->measured($rows['key'], '12 3/4', $rows['size'][1])['said'][0]['message']);
+        self::assertSame('Too small to be eased: unpick its seams and sew them narrower, or make it again.', $this->measured($rows['key'], '12 1/4', $rows['size'][1])['said'][0]['message']);
+        self::assertSame('Ease it in, or pin it, at the next join.', $this->measured($rows['key'], '12 7/16', $rows['size'][1])['said'][0]['message']);
+    }
+
+    public function test_unpicking_tells_its_cost_first_and_then_opens_what_rests_on_the_seam(): void
+    {
+        $steps = $this->steps();
+        $this->sew(3, count($steps));
+        $row = self::first(array_filter($steps, static fn (array $step): bool => str_starts_with($step['title'], 'Row ')), 'join');
+        $cost = $this->getJson("/api/blocks/3/work/unpicking/{$row['joins'][0]}")->assertOk()->json();
+        self::assertSame(['Rows 3 and 4', 'Rows 2 and 3', 'Rows 1 and 2', 'Row 1, seam 3', 'Row 1, seam 2', 'Row 1, seam 1'], $cost['seams']);
+        self::assertSame([48, false], [$cost['minutes'], $cost['isOwnPace']]);
+
+        $event = ['id' => 'opened-again', 'do' => 'unpicked', 'join' => $row['joins'][0], 'cause' => 'turned', 'at' => 1_760_000_000_000];
+        $answer = $this->postJson('/api/blocks/3/work/events', ['events' => [$event]])->assertOk()->json();
+        self::assertSame([], $answer['said']);
+        $open = array_values(array_filter($answer['steps'], static fn (array $step): bool => ! $step['isDone']));
+        self::assertSame([$row['key'], $row['joins']], [$open[0]['key'], $open[0]['open']]);
+
+        $again = $this->postJson('/api/blocks/3/work/events', ['events' => [['id' => 'opened-twice'] + $event]])->json('said');
+        self::assertSame('That seam is not sewn, so there is nothing to unpick. Choose a sewn one.', $again[0]['message']);
+    }
+
+    public function test_a_seam_pressed_otherwise_is_a_fact_that_the_rest_is_planned_round(): void
+    {
+        $steps = $this->steps();
+        $press = self::first(array_filter($steps, static fn (array $step): bool => $step['title'] === 'Row 1'), 'press');
+        $before = array_column($this->getJson('/api/blocks/3/plan')->json('joins'), 'press');
+        $at = array_search($press['key'], array_column($steps, 'key'), true);
+        $this->sew(3, (int) $at);
+        $this->postJson('/api/blocks/3/work/events', ['events' => [self::event('otherwise', $press['key'], 'other-way')]])->assertOk()->assertJson(['said' => []]);
+        $after = $this->getJson('/api/blocks/3/plan')->json();
+
+        foreach ($after['joins'] as $id => $join) {
+            if (in_array($id, $press['joins'], true)) {
+                self::assertNotSame($before[$id], $join['press']);
+            } elseif ($join['isOfUnit']) {
+                self::assertSame($before[$id], $join['press'], 'the units are pressed already');
+            }
+        }
+    }
+
+    public function test_steps_counted_on_an_older_shelf_are_still_done(): void
+    {
+        ShelfBlock::query()->whereKey(3)->update(['steps_done' => json_encode(['rows' => 2], JSON_THROW_ON_ERROR)]);
+        $done = array_filter($this->steps(), static fn (array $step): bool => $step['isDone']);
+
+        self::assertContains('press', array_column($done, 'do'));
+        $this->sew(3, 1);
+        self::assertGreaterThan(count($done), count(array_filter($this->steps(), static fn (array $step): bool => $step['isDone'])));
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function steps(): array
+    {
+        return $this->getJson('/api/blocks/3/work')->assertOk()->json('steps');
+    }
+
+    /** @return array<string, mixed> */
+    private function measured(string $step, string $width, string $height): array
+    {
+        $event = self::event('measured', $step, bin2hex(random_bytes(6))) + ['width' => $width, 'height' => $height];
+
+        return $this->postJson('/api/blocks/3/work/events', ['events' => [$event]])->assertOk()->json();
+    }
+
+    /** @return array<string, mixed> */
+    private static function event(string $do, string $step, string $id): array
+    {
+        return ['id' => $id, 'do' => $do, 'step' => $step, 'at' => 1_760_000_000_000];
+    }
+
+    /**
+     * @param array<array<string, mixed>> $steps
+     *
+     * @return array<string, mixed>
+     */
+    private static function first(array $steps, string $do): array
+    {
+        return array_values(array_filter($steps, static fn (array $step): bool => $step['do'] === $do))[0];
+    }
+
+    /**
+     * @param array<array<string, mixed>> $steps
+     *
+     * @return array<string, mixed>
+     */
+    private static function last(array $steps, string $do): array
+    {
+        return self::first(array_reverse($steps), $do);
+    }
+}
