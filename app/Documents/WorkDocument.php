@@ -81,18 +81,31 @@ final class WorkDocument
         return JoinsStationDocument::joins($block, $work->plan, $drift, $takeUp)[$join->id];
     }
 
-    /** @return list<array<string, mixed>> units of the step that could lie turned without the eye catching it */
+    /** @return list<array<string, mixed>> units taken in by the step that could lie turned without the eye catching it */
     private static function lookTwice(Work $work, Step $step): array
     {
-        $here = array_flip($step->patchIds);
+        $taken = [];
+        foreach ($step->joins as $id) {
+            foreach ($work->plan->construction->joins[$id]->children() as $child) {
+                $taken[self::sorted($child->patchIds())] = true;
+            }
+        }
         $units = [];
         foreach ($work->plan->construction->face->whole->parts as $unit) {
-            if ($unit instanceof PlacedUnit && array_filter($unit->patches(), static fn (Patch $patch): bool => isset($here[$patch->id])) !== []) {
+            if ($unit instanceof PlacedUnit && isset($taken[self::sorted(array_map(static fn (Patch $patch): int => $patch->id, $unit->patches()))])) {
                 $units[$unit->cell->row.' '.$unit->cell->column] = true;
             }
         }
         $found = array_filter(Impostors::allIn($work->plan->construction), static fn (Impostors $one): bool => isset($units[$one->cell->row.' '.$one->cell->column]));
 
         return array_map(static fn (Impostors $one): array => ['row' => $one->cell->row, 'column' => $one->cell->column, ...ImpostorDocument::of($one)], array_values($found));
+    }
+
+    /** @param list<int> $ids */
+    private static function sorted(array $ids): string
+    {
+        sort($ids);
+
+        return implode(',', $ids);
     }
 }

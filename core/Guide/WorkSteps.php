@@ -245,7 +245,7 @@ final class WorkSteps
         $ids = array_map(static fn (Join $join): int => $join->id, $joins);
         $patches = $this->patchesOf($joins);
         $class = $pile->classes[0];
-        [$one, $several] = [$this->named($class, false), $this->named($class, true)];
+        [$one, $several] = [$this->namedIn($pile, false), $this->namedIn($pile, true)];
         $title = ucfirst($pile->size() === 1 ? $one : $several);
         $label = $pile->classes[0]->label();
         $shown = $this->oneOfEachClass($joins);
@@ -381,6 +381,14 @@ final class WorkSteps
             $sets,
             $size,
         );
+    }
+
+    /** What the units of a pile are called. */
+    private function namedIn(Pile $pile, bool $isSeveral): string
+    {
+        $unit = $pile->classes[0]->members[0]->cell->unit;
+
+        return count($pile->classes) > 1 ? ($isSeveral ? $unit->plural() : $unit->name()).' of both hands' : $this->named($pile->classes[0], $isSeveral);
     }
 
     /** What a unit is called; with its raw size, or its label, where others are called the same. */

@@ -1,4 +1,4 @@
-import type { AtSize, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, WallEdit, WallFigures, WallPlace, WallShown } from './types'
+import type { AtSize, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -43,7 +43,15 @@ export const piles = (block: number) => ask<PilesShown>('GET', `/blocks/${block}
 export const choosePiles = (block: number, version: number, choice: PileChoice) =>
   ask<PressShown>('PUT', `/blocks/${block}/piles`, { version, json: choice })
 
-export const stepPicture = (block: number, step: number) => ask<StepPicture>('GET', `/blocks/${block}/steps/${step}`)
+export const work = (block: number) => ask<WorkShown>('GET', `/blocks/${block}/work`)
+
+export const stepPicture = (block: number, key: string) => ask<StepPicture>('GET', `/blocks/${block}/work/steps/${key}`)
+
+/** Events that were sent before are not done again, so whatever was not answered may be sent once more. */
+export const tellWork = (block: number, events: WorkEvent[]) =>
+  ask<WorkShown & { said: { id: string; message: string; isRefused: boolean }[] }>('POST', `/blocks/${block}/work/events`, { json: { events } })
+
+export const unpickCost = (block: number, join: number) => ask<UnpickCost>('GET', `/blocks/${block}/work/unpicking/${join}`)
 
 export const lockSeam = (block: number, version: number, join: number, direction: PressDirection) =>
   ask<PressShown>('PUT', `/blocks/${block}/locks/${join}`, { version, json: { direction } })
@@ -55,9 +63,6 @@ export const releaseAll = (block: number, version: number) => ask<PressShown>('D
 
 export const chooseRest = (block: number, version: number, rest: RestOfSeams) =>
   ask<PressShown>('PUT', `/blocks/${block}/rest`, { version, json: { rest } })
-
-export const saveProgress = (block: number, version: number, stepsDone: number) =>
-  ask<{ stepsDone: number; version: number }>('PUT', `/blocks/${block}/progress`, { version, json: { stepsDone } })
 
 export const starts = () => ask<StartsShown>('GET', '/starts')
 

@@ -95,9 +95,61 @@ export interface StepShown {
 }
 
 /** What a step makes, as it lies after pressing. */
+/** Two parts of a join before one is flipped onto the other. */
+export interface PairShown {
+  left: number[]
+  right: number[]
+  from: Place
+  to: Place
+}
+
 export interface StepPicture {
   patches: number[]
   flaps: FlapShown[]
+  pair: PairShown | null
+  ruler: JoinSheetShown | null
+  lookTwice: (LookTwiceShown & { row: number; column: number })[]
+}
+
+export interface WorkStep {
+  key: string
+  do: 'cut' | 'mark' | 'join' | 'cut-apart' | 'press' | 'square-up' | 'lay-out' | 'check' | 'measure'
+  place: string
+  title: string
+  text: string
+  caution: string
+  times: number
+  joins: number[]
+  /** Joins still to be sewn or pressed: fewer than all after an unpick. */
+  open: number[]
+  patches: number[]
+  size: [string, string] | null
+  isDone: boolean
+}
+
+export interface WorkShown {
+  steps: WorkStep[]
+  sewn: number[]
+}
+
+export type UnpickCause = 'turned' | 'wrong-hand' | 'missed-point' | 'pressed-wrong' | 'other'
+
+/** One key at the machine, as it is kept until the server has it. */
+export interface WorkEvent {
+  id: string
+  do: 'done' | 'back' | 'otherwise' | 'measured' | 'unpicked'
+  at: number
+  step?: string
+  width?: string
+  height?: string
+  join?: number
+  cause?: UnpickCause
+}
+
+export interface UnpickCost {
+  seams: string[]
+  minutes: number
+  isOwnPace: boolean
 }
 
 export type Figures = PlanTotals & { thickest: number }
@@ -122,6 +174,7 @@ export interface PressShown {
   rest: RestOfSeams
   steps: StepShown[]
   stepsDone: number
+  seamsSewn: number
   proved: boolean
 }
 

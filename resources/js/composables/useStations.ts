@@ -16,14 +16,14 @@ export function useStations(shown: Readonly<Ref<PressShown | null>>, order: Read
   return computed(() => {
     const press = shown.value
     const note = press === null ? '' : `${press.totals.nested} of ${press.totals.matches} nest`
-    const left = press === null ? 0 : press.steps.length - press.stepsDone
+    const [sewn, all] = [press?.seamsSewn ?? 0, press?.joins.length ?? 0]
     return [
       { name: 'wall', word: 'Wall', note: press === null ? '' : counted(press.units, 'unit'), isDone: true },
       { name: 'cut', word: 'Cut and make', note: '', isDone: true },
       { name: 'order', word: 'Order', note: order.value ? orderNotes[order.value] : '', isDone: true },
-      { name: 'press', word: 'Press', note, isDone: (press?.stepsDone ?? 0) > 0 },
-      { name: 'joins', word: 'Joins', note: '', isDone: (press?.stepsDone ?? 0) > 0 },
-      { name: 'machine', word: 'Machine', note: press === null ? '' : left === 0 ? 'all sewn' : `${counted(left, 'step')} to go`, isDone: press !== null && left === 0 },
+      { name: 'press', word: 'Press', note, isDone: sewn > 0 },
+      { name: 'joins', word: 'Joins', note: '', isDone: sewn > 0 },
+      { name: 'machine', word: 'Machine', note: press === null ? '' : sewn === all ? 'all sewn' : `${sewn} of ${counted(all, 'seam')} sewn`, isDone: press !== null && sewn === all },
     ]
   })
 }

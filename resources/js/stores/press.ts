@@ -49,15 +49,6 @@ export const usePressStore = defineStore('press', () => {
 
   const choosePiles = (choice: PileChoice) => change((block, version) => api.choosePiles(block, version, choice))
 
-  async function setStepsDone(done: number) {
-    const now = shown.value
-    if (now === null) return
-    await told(async () => {
-      const saved = await api.saveProgress(now.block.id, now.block.version, done)
-      shown.value = { ...now, stepsDone: saved.stepsDone, block: { ...now.block, version: saved.version } }
-    })
-  }
-
   async function change(ask: (block: number, version: number) => Promise<PressShown>, join?: number) {
     const now = shown.value
     if (now === null || isSaving.value) return
@@ -89,7 +80,7 @@ export const usePressStore = defineStore('press', () => {
     }
   }
 
-  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, chooseRest, chooseStyle, choosePiles, setStepsDone }
+  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, chooseRest, chooseStyle, choosePiles }
 })
 
 /** A seam of the block's own rows is the one worth looking at first. */

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus'
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import * as api from '@/api/client'
+import type { JoinShown, UnpickCause, UnpickCost } from '@/api/types'
+import { counted } from '@/drawing/words'
+
+/** Goes back over a seam: which, why, and what it costs before anything is decided. */
+const props = defineProps<{ block: number; joins: JoinShown[]; sewn: number[] }>()
+const emit = defineEmits<{ unpick: [join: number, cause: UnpickCause] }>()
+
+const causes: [UnpickCause, string][] = [
+  ['turned', 'a unit was turned'],
+  ['wrong-hand', 'wrong hand'],
+  ['missed-point', 'a point was missed'],
+  ['pressed-wrong', 'pressed to the wrong side'],
+  ['other', 'something else'],
+]
+
+const dialog = useTemplateRef<HTMLDialogElement>('dialog')
+const join = ref<number | null>(null)
+const cause = ref<UnpickCause>('turned')
+const cost = shallowRef<UnpickCost | null>(null)
+const problem = ref('')
+
+/** What was sewn last comes first. */
+const choices = computed(() => props.joins.filter((one) => props.sewn.includes(one.id)).reverse())
+
+watch(join, async (now) => {
+  cost.value = null
+  problem.value = ''
+  if (now === null) return
+  const answer = await api.unpickCost(props.block, now).catch((error: Error) => {
+    problem.value = error.message
+    return null
+  })
+  if (join.value === now) cost.value = answer
+})
+
+function open() {
+  join.value = null
+  if (choices.value[0]) join.value = choices.value[0].id
+  dialog.value?.showModal()
+}
+
+function unpick() {
+  if (join.value !== null) emit('unpick', join.value, cause.value)
+  dialog.value?.close()
+}
+
+defineExpose({ open })
+</script>
+
+<template>
+  <dialog ref="dialog" class="unpick" aria-label="Unpick a seam" @keydown.stop>
+    <form @submit.prevent="unpick">
+      <h2>Unpick a seam</h2>
+      <label>Which
+        <select v-model="join">
+          <option v-for="one in choices" :key="one.id" :value="one.id">{{ one.title }}{{ one.isOfUnit ? `, number ${one.pile.indexOf(one.id) + 1}` : '' }}</option>
+        </select>
+      </label>
+      <fieldset>
+        <legend>Why</legend>
+        <label v-for="[key, words] in causes" :key="key"><input v-model="cause" type="radio" name="cause" :value="key" /> {{ words }}</label>
+      </fieldset>
+      <p v-if="choices.length === 0">Nothing is sewn yet.</p>
+      <p v-else-if="problem" class="warn" role="alert">{{ problem }}</p>
+      <p v-else class="cost" role="status">
+        <template v-if="cost">Opens {{ counted(cost.seams.length, 'seam') }} and sews {{ cost.seams.length === 1 ? 'it' : 'them' }} again: {{ cost.seams.join('; ') }}. About {{ counted(cost.minutes, 'minute') }}, {{ cost.isOwnPace ? 'at your own pace' : 'until your own pace is known' }}.</template>
+        <template v-else>Working out what it costs</template>
+      </p>
+      <div class="deeds">
+        <ElButton native-type="button" @click="dialog?.close()">Leave it</ElButton>
+        <ElButton native-type="submit" type="primary" :disabled="join === null || cost === null">Unpick</ElButton>
+      </div>
+    </form>
+  </dialog>
+</template>
+
+<style scoped>
+.unpick {
+  width: min(620px, 92vw);
+  padding: 24px 28px;
+  border: 2px solid var(--thread);
+  border-radius: 10px;
+  background: var(--paper);
+  color: var(--ink);
+  font-size: 20px;
+}
+
+.unpick::backdrop {
+  background: rgb(30 40 44 / 40%);
+}
+
+form,
+fieldset {
+  display: grid;
+  gap: 12px;
+}
+
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+
+fieldset label {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 44px;
+}
+
+input[type='radio'] {
+  width: 24px;
+  height: 24px;
+  accent-color: var(--thread);
+}
+
+select {
+  width: 100%;
+  min-height: 48px;
+  font-size: 20px;
+}
+
+.cost {
+  min-height: 3em;
+}
+
+.deeds {
+  display: flex;
+  justify-content: flex-end;
+  gap: 12px;
+}
+</style>

@@ -1,0 +1,124 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import * as api from '@/api/client'
+import type { UnpickCause, WorkEvent, WorkShown, WorkStep } from '@/api/types'
+
+/** How long to wait before a server that does not answer is asked again, in milliseconds. */
+const PAUSE = 1500
+
+/**
+ * The work at the machine. Every key is kept in the browser before anything is shown, then sent in order; the server
+ * does each once, however often it is sent.
+ */
+export const useWorkStore = defineStore('work', () => {
+  const block = ref<number | null>(null)
+  const answered = shallowRef<WorkShown | null>(null)
+  const queue = shallowRef<WorkEvent[]>([])
+  const problem = ref<string | null>(null)
+  const said = ref('')
+  const isAway = ref(false)
+  let isSending = false
+  let later: ReturnType<typeof setTimeout> | undefined
+
+  /** The steps with what was keyed since the server last answered. */
+  const steps = computed<WorkStep[]>(() => {
+    const keyed = new Map<string, boolean>()
+    for (const event of queue.value) if (event.step !== undefined) keyed.set(event.step, event.do !== 'back')
+    return (answered.value?.steps ?? []).map((step) => (keyed.has(step.key) ? { ...step, isDone: keyed.get(step.key) === true } : step))
+  })
+  const at = computed(() => {
+    const next = steps.value.findIndex((step) => !step.isDone)
+    return next < 0 ? steps.value.length : next
+  })
+  const step = computed<WorkStep | null>(() => steps.value[at.value] ?? null)
+  const isSaved = computed(() => queue.value.length === 0)
+
+  async function open(number: number) {
+    if (block.value !== number) {
+      answered.value = null
+      said.value = ''
+    }
+    block.value = number
+    queue.value = kept(number)
+    problem.value = null
+    try {
+      const work = await api.work(number)
+      if (block.value === number) answered.value = work
+    } catch (error) {
+      problem.value = words(error)
+    }
+    await send()
+  }
+
+  const done = () => step.value && tell({ do: 'done', step: step.value.key })
+
+  const otherwise = () => step.value?.do === 'press' && tell({ do: 'otherwise', step: step.value.key })
+
+  const measured = (width: string, height: string) => step.value?.do === 'measure' && tell({ do: 'measured', step: step.value.key, width, height })
+
+  /** The last step before this one, taken back. */
+  function back() {
+    const last = steps.value.slice(0, at.value).at(-1)
+    if (last) tell({ do: 'back', step: last.key })
+  }
+
+  const unpick = (join: number, cause: UnpickCause) => tell({ do: 'unpicked', join, cause })
+
+  function tell(event: Omit<WorkEvent, 'id' | 'at'>): Promise<void> {
+    if (block.value === null) return Promise.resolve()
+    said.value = ''
+    keep([...kept(block.value), { ...event, id: crypto.randomUUID(), at: Date.now() }])
+    return send()
+  }
+
+  /** Sends what waits; when nobody answers it is tried again, and nothing is lost meanwhile. */
+  async function send(): Promise<void> {
+    if (isSending || block.value === null || queue.value.length === 0) return
+    isSending = true
+    clearTimeout(later)
+    const [number, sent] = [block.value, queue.value]
+    try {
+      const answer = await api.tellWork(number, sent)
+      if (block.value !== number) return
+      const ids = new Set(sent.map((event) => event.id))
+      answered.value = answer
+      keep(kept(number).filter((event) => !ids.has(event.id)))
+      isAway.value = false
+      for (const one of answer.said) {
+        if (one.isRefused) problem.value = one.message
+        else said.value = one.message
+      }
+    } catch (error) {
+      if (error instanceof api.ProblemError && error.code !== 'no-answer' && error.code !== '') {
+        problem.value = error.message
+      }
+      isAway.value = true
+      later = setTimeout(() => void send(), PAUSE)
+      return
+    } finally {
+      isSending = false
+    }
+    await send()
+  }
+
+  function keep(events: WorkEvent[]) {
+    if (block.value === null) return
+    localStorage.setItem(place(block.value), JSON.stringify(events))
+    queue.value = events
+  }
+
+  return { steps, at, step, problem, said, isAway, isSaved, queue, open, done, back, otherwise, measured, unpick, answered }
+})
+
+const place = (block: number) => `keen-seam:work:${block}`
+
+function kept(block: number): WorkEvent[] {
+  try {
+    const events: unknown = JSON.parse(localStorage.getItem(place(block)) ?? '[]')
+    return Array.isArray(events) ? (events as WorkEvent[]) : []
+  } catch {
+    return []
+  }
+}
+
+const words = (error: unknown) => (error instanceof Error ? error.message : String(error))
