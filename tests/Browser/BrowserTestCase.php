@@ -30,6 +30,9 @@ abstract class BrowserTestCase extends TestCase
 
     private Process $server;
 
+    /** @var array<string, string> of the server */
+    private array $environment;
+
     private string $folder;
 
     public static function setUpBeforeClass(): void
@@ -54,10 +57,8 @@ abstract class BrowserTestCase extends TestCase
         $this->address = "http://127.0.0.1:$port";
         $environment = ['PORT' => (string) $port, 'DB_DATABASE' => $this->folder.'/shelf.sqlite', 'APP_ENV' => 'production', 'CACHE_STORE' => 'array'];
         (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed'], self::root(), $environment))->mustRun();
-        $this->server = new Process(['bin/serve'], self::root(), $environment);
-        $this->server->disableOutput();
-        $this->server->start();
-        self::waitForPort($port);
+        $this->environment = $environment;
+        $this->startServer();
         $this->browser = $this->openBrowser();
     }
 
@@ -68,10 +69,23 @@ abstract class BrowserTestCase extends TestCase
             $this->browser->takeScreenshot(self::FAILURES.'/'.$this->name().'.png');
         }
         $this->browser->quit();
+        $this->stopServer();
+        (new Process(['rm', '-rf', $this->folder]))->run();
+    }
+
+    protected function startServer(): void
+    {
+        $this->server = new Process(['bin/serve'], self::root(), $this->environment);
+        $this->server->disableOutput();
+        $this->server->start();
+        self::waitForPort((int) $this->environment['PORT']);
+    }
+
+    protected function stopServer(): void
+    {
         $this->server->stop(1, SIGKILL);
         // The server's workers outlive it when it is killed; they hold the port's number in their command line.
         (new Process(['pkill', '-KILL', '-f', '--', '-S '.substr($this->address, 7)]))->run();
-        (new Process(['rm', '-rf', $this->folder]))->run();
     }
 
     protected function visit(string $path): void

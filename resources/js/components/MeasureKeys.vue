@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { nearSizes } from '@/drawing/fractions'
 
@@ -9,8 +9,6 @@ const emit = defineEmits<{ measured: [width: string, height: string] }>()
 
 const width = ref<string | null>(null)
 const rows = computed(() => props.size.map((side) => nearSizes(side, props.units)))
-
-watch(() => props.size, () => (width.value = null))
 
 function choose(side: number, value: string | undefined) {
   if (value === undefined) return

@@ -119,7 +119,7 @@ function onKey(event: KeyboardEvent) {
   }
   const deeds: Record<string, () => unknown> = {
     ' ': work.done,
-    Enter: work.done,
+    enter: work.done,
     b: work.back,
     o: otherwise,
     u: () => unpicking.value?.open(),
@@ -172,7 +172,7 @@ onUnmounted(() => {
       <section v-if="step" class="step" aria-live="polite" :data-step="work.at" :data-do="step.do">
         <h1>{{ step.title }}<span v-if="step.times > 1" class="times">{{ step.times }} times</span></h1>
         <p class="text">{{ again }}{{ step.text }}</p>
-        <MeasureKeys v-if="step.do === 'measure' && step.size" ref="measuring" :size="step.size" :units="shown.face.units" @measured="work.measured" />
+        <MeasureKeys v-if="step.do === 'measure' && step.size" :key="step.key" ref="measuring" :size="step.size" :units="shown.face.units" @measured="work.measured" />
       </section>
       <section v-else class="step">
         <h1>All sewn and pressed</h1>
