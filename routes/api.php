@@ -70,5 +70,6 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::get('work', [WorkController::class, 'show']);
     Route::get('work/steps/{key}', [WorkController::class, 'step'])->where('key', '[a-z0-9-]{1,40}');
     Route::post('work/events', [WorkController::class, 'tell']);
+    Route::put('work/chain', [WorkController::class, 'chain']);
     Route::get('work/unpicking/{join}', [WorkController::class, 'unpicking'])->whereNumber('join');
 });

@@ -7,6 +7,7 @@ namespace App\Documents;
 use App\Models\SeamTestRecord;
 use App\Models\ShelfBlock;
 use KeenSeam\Core\Block\FlippedCornersUnit;
+use KeenSeam\Core\Guide\RemedyWords;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\Matching\Amount;
@@ -108,20 +109,8 @@ final class JoinsStationDocument
     private static function remedy(ShelfBlock $block, PressingPlan $plan, Fraction $takeUp, array $names): string
     {
         $remedy = Remedy::find($plan, $takeUp, $block->square_up, $block->measuredSizes($plan->construction->face->block->unit), $block->tolerance($plan->construction->face->block->unit));
-        if ($remedy->before === 0) {
-            return '';
-        }
-        $deeds = array_map(static fn (array $deed): string => match ($deed['do']) {
-            'trim' => 'trim what '.$names[$deed['join']]->title.' made',
-            'remake' => 'make '.$names[$deed['join']]->title.' again',
-            default => 'unpick '.$names[$deed['join']]->title.' and sew it at the right width',
-        }, $remedy->deeds);
 
-        return match (true) {
-            $deeds === [] => sprintf('%d joins miss by more than can be eased, and no one or two deeds mend that: change the guide before you go on.', $remedy->before),
-            $remedy->isEnough => ucfirst(implode(' and ', $deeds)).'; then everything can be eased.',
-            default => sprintf('%s; %d of %d joins are still off by more than can be eased.', ucfirst(implode(' and ', $deeds)), $remedy->after, $remedy->before),
-        };
+        return RemedyWords::of($remedy, $names);
     }
 
     /** What the take-up does to the whole block, in plain words. */

@@ -19,7 +19,7 @@ use KeenSeam\Core\Measure\Fraction;
 final class WorkDocument
 {
     /** @return array<string, mixed> */
-    public static function of(Work $work): array
+    public static function of(Work $work, ShelfBlock $block): array
     {
         $progress = $work->progress;
 
@@ -32,6 +32,7 @@ final class WorkDocument
                 'text' => $step->text,
                 'caution' => $step->do->caution(),
                 'times' => $step->times,
+                'left' => $progress->left($step),
                 'joins' => $step->joins,
                 'open' => $progress->open($step),
                 'patches' => $step->patchIds,
@@ -39,6 +40,9 @@ final class WorkDocument
                 'isDone' => $progress->isDone($step),
             ], $work->steps),
             'sewn' => $progress->sewn,
+            'blocks' => $work->blocks,
+            'chain' => $block->chain->value,
+            'pausedAt' => $block->paused_at,
         ];
     }
 

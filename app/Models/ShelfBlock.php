@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\WorkProgress;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\Tolerance;
@@ -47,6 +48,8 @@ use KeenSeam\Core\Pressing\RestOfSeams;
  * @property SquareUp                                         $square_up
  * @property array<string, array<int, array{string, string}>> $measured_parts raw width and height by join, by order
  * @property array<string, array<array-key, mixed>>           $work           what is sewn, pressed and done, see KeptProgress
+ * @property Chain                                            $chain          how its rows go through the machine
+ * @property int|null                                         $paused_at      when the work was put down, in milliseconds; null while it goes on
  * @property string|null                                      $leave          largest miss that is left alone
  * @property string|null                                      $ease           largest miss that is eased
  */
@@ -69,6 +72,8 @@ final class ShelfBlock extends Model
         'square_up' => SquareUp::class,
         'measured_parts' => 'array',
         'work' => 'array',
+        'chain' => Chain::class,
+        'paused_at' => 'integer',
         'cut_done' => 'array',
         'swatches' => 'array',
         'edit_number' => 'integer',
@@ -175,6 +180,14 @@ final class ShelfBlock extends Model
     {
         $this->work = [$signature => $progress] + $this->work;
         $this->steps_done = [$this->order->value => $stepsDone] + $this->steps_done;
+        self::query()->whereKey($this->id)->update($this->getDirty());
+        $this->syncOriginal();
+    }
+
+    /** Keeps it without a new version: the steps are others, what is sewn stays sewn. */
+    public function sewAs(Chain $chain): void
+    {
+        $this->chain = $chain;
         self::query()->whereKey($this->id)->update($this->getDirty());
         $this->syncOriginal();
     }

@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int                  $id
  * @property int                  $shelf_block_id
  * @property string               $uuid           given by the browser
- * @property string               $kind           see WorkKind
+ * @property string               $kind           see Deed
  * @property array<string, mixed> $data
  * @property int                  $at             milliseconds since 1970
  */

@@ -23,29 +23,53 @@ final class KeptProgress
     /** @param array<array-key, mixed> $kept as toArray() gave it */
     public static function read(array $kept): WorkProgress
     {
-        $pressed = [];
-        foreach (is_array($kept['pressed'] ?? null) ? $kept['pressed'] : [] as $join => $directions) {
-            $read = array_map(static fn (mixed $direction): ?PressDirection => is_string($direction) ? PressDirection::tryFrom($direction) : null, is_array($directions) ? array_values($directions) : []);
-            $read = array_values(array_filter($read));
-            if ($read !== []) {
-                $pressed[(int) $join] = $read;
+        $list = static fn (string $field): array => is_array($kept[$field] ?? null) ? $kept[$field] : [];
+        $left = [];
+        foreach ($list('left') as $key => $times) {
+            if (is_int($times)) {
+                $left[(string) $key] = $times;
             }
         }
 
         return new WorkProgress(
-            array_values(array_filter(is_array($kept['sewn'] ?? null) ? $kept['sewn'] : [], is_int(...))),
-            $pressed,
-            array_values(array_filter(is_array($kept['done'] ?? null) ? $kept['done'] : [], is_string(...))),
+            array_values(array_filter($list('sewn'), is_int(...))),
+            self::directions($list('pressed')),
+            array_values(array_filter($list('done'), is_string(...))),
+            $left,
+            self::directions($list('elsewhere')),
         );
+    }
+
+    /**
+     * @param array<array-key, mixed> $kept
+     *
+     * @return array<int, non-empty-list<PressDirection>> by join
+     */
+    private static function directions(array $kept): array
+    {
+        $all = [];
+        foreach ($kept as $join => $directions) {
+            $read = array_map(static fn (mixed $direction): ?PressDirection => is_string($direction) ? PressDirection::tryFrom($direction) : null, is_array($directions) ? array_values($directions) : []);
+            $read = array_values(array_filter($read));
+            if ($read !== []) {
+                $all[(int) $join] = $read;
+            }
+        }
+
+        return $all;
     }
 
     /** @return array<string, mixed> */
     public static function toArray(WorkProgress $progress): array
     {
+        $values = static fn (array $all): array => array_map(static fn (array $directions): array => array_map(static fn (PressDirection $direction): string => $direction->value, $directions), $all);
+
         return [
             'sewn' => $progress->sewn,
-            'pressed' => array_map(static fn (array $directions): array => array_map(static fn (PressDirection $direction): string => $direction->value, $directions), $progress->pressed),
+            'pressed' => $values($progress->pressed),
             'done' => $progress->done,
+            'left' => $progress->left,
+            'elsewhere' => $values($progress->elsewhere),
         ];
     }
 }

@@ -16,6 +16,7 @@ final readonly class Work
         public PressingPlan $plan,
         public array $steps,
         public WorkProgress $progress,
+        public int $blocks,
     ) {}
 
     /** @throws WorkNotPossible */
@@ -31,7 +32,7 @@ final readonly class Work
 
     public function with(WorkProgress $progress): self
     {
-        return new self($this->plan, $this->steps, $progress);
+        return new self($this->plan, $this->steps, $progress, $this->blocks);
     }
 
     public function stepsDone(): int

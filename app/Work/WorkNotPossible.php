@@ -19,6 +19,11 @@ final class WorkNotPossible extends \InvalidArgumentException implements KeenSea
         return new self('That seam is not sewn, so there is nothing to unpick. Choose a sewn one.');
     }
 
+    public static function soManyBlocks(int $blocks): self
+    {
+        return new self($blocks === 1 ? 'Only one block is made. Unpick it in that one.' : sprintf('%d blocks are made. Unpick it in one to %1$d of them.', $blocks));
+    }
+
     public static function nothingToMeasure(): self
     {
         return new self('Nothing is measured at this step. Go on to the next one.');

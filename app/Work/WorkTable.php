@@ -10,23 +10,29 @@ use App\Models\WorkEvent;
 use App\Plans\BlockPlans;
 use App\Wall\EditFields;
 use Illuminate\Support\Facades\DB;
+use KeenSeam\Core\Guide\Deed;
+use KeenSeam\Core\Guide\MeasureVerdict;
 use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\Step;
+use KeenSeam\Core\Guide\StepKind;
+use KeenSeam\Core\Guide\TakenUnits;
+use KeenSeam\Core\Guide\UnpickCause;
 use KeenSeam\Core\Guide\WorkProgress;
 use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\CutNotPossible;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Matching\MeasuredNotLikely;
+use KeenSeam\Core\Matching\SeamsAcross;
+use KeenSeam\Core\Matching\SquareUp;
+use KeenSeam\Core\Matching\TakeUp;
+use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Pressing\PressingPlan;
 
 /** Keeps what is told from the machine: each key once, in order, and nothing of it lost. */
 final readonly class WorkTable
 {
-    /** Seams sewn without a pause tell the pace; after longer than this somebody was away. */
-    private const LONGEST_PAUSE = 20 * 60 * 1000;
-
     public function __construct(private BlockPlans $plans) {}
 
     /** @throws KeenSeamProblem when the block cannot be sewn in its order */
@@ -35,15 +41,15 @@ final readonly class WorkTable
         $plan = $this->plans->press($block)->shown;
         $choices = CuttingChoices::from($block->cutting);
         try {
-            $steps = WorkSteps::of($plan, $choices->question($plan->construction->face->block->unit));
+            $steps = WorkSteps::of($plan, $choices->question($plan->construction->face->block->unit), $block->chain);
         } catch (CutNotPossible) {
             // A way that was chosen for a unit which is another one by now.
-            $steps = WorkSteps::of($plan, new CutQuestion($choices->blocks));
+            $steps = WorkSteps::of($plan, new CutQuestion($choices->blocks), $block->chain);
         }
 
         $progress = $block->work === [] ? self::counted($plan, $steps, $block->stepsDoneNow()) : $block->progress($plan->construction);
 
-        return new Work($plan, $steps, $progress);
+        return new Work($plan, $steps, $progress, $choices->blocks);
     }
 
     /**
@@ -83,12 +89,12 @@ final readonly class WorkTable
             $said = [];
             foreach ($events as $event) {
                 $fields = new EditFields($event);
-                $uuid = $fields->text('id');
+                [$uuid, $at] = [$fields->text('id'), $fields->moment('at')];
                 if (WorkEvent::query()->where('uuid', $uuid)->exists()) {
                     continue;
                 }
                 try {
-                    [$work, $data, $message] = self::done($block, $work, $fields);
+                    [$work, $data, $message] = self::done($block, $work, $fields, $at);
                     if ($message !== '') {
                         $said[] = ['id' => $uuid, 'message' => $message, 'isRefused' => false];
                     }
@@ -97,7 +103,7 @@ final readonly class WorkTable
 
                     continue;
                 }
-                WorkEvent::query()->create(['shelf_block_id' => $block->id, 'uuid' => $uuid, 'kind' => $fields->text('do'), 'data' => $data, 'at' => $fields->moment('at')]);
+                WorkEvent::query()->create(['shelf_block_id' => $block->id, 'uuid' => $uuid, 'kind' => $fields->text('do'), 'data' => $data, 'at' => $at]);
             }
             // Not a new version: steps done never stand against a change made in another window.
             $block->keepWork($signature, KeptProgress::toArray($work->progress), $work->stepsDone());
@@ -111,28 +117,77 @@ final readonly class WorkTable
      *
      * @throws KeenSeamProblem
      */
-    private static function done(ShelfBlock $block, Work $work, EditFields $fields): array
+    private static function done(ShelfBlock $block, Work $work, EditFields $fields, int $at): array
     {
-        $kind = $fields->choice('do', WorkKind::class);
-        if ($kind === WorkKind::Unpicked) {
-            $join = $fields->number('join');
-            $cause = $fields->choice('cause', UnpickCause::class);
-            $opened = $work->progress->toUnpick($work->plan->construction, $join);
-            if ($opened === []) {
-                throw WorkNotPossible::notSewn();
-            }
+        $deed = $fields->choice('do', Deed::class);
+        $block->paused_at = $deed === Deed::Paused ? $at : null;
+        if ($deed === Deed::Unpicked) {
+            return self::unpicked($work, $fields);
+        }
+        if ($deed === Deed::Paused || $deed === Deed::Resumed) {
+            $next = $work->progress->next($work->steps);
 
-            return [$work->with($work->progress->unpicked($work->plan->construction, $join, $work->steps)), ['join' => $join, 'cause' => $cause->value, 'seams' => count($opened)], ''];
+            return [$work, $next === null || $deed === Deed::Resumed ? [] : ['times' => 0] + self::logged($work, $work->steps[$next]), ''];
         }
         $step = $work->step($fields->text('step'));
-        $data = self::logged($step);
+        $data = self::logged($work, $step);
+        $pressing = $work->plan->pressing;
 
-        return match ($kind) {
-            WorkKind::Done => [$work->with($work->progress->with($step, $work->plan->pressing)), $data, ''],
-            WorkKind::Back => [$work->with($work->progress->without($step)), $data, ''],
-            WorkKind::Otherwise => [$work->with($work->progress->pressedOtherwise($step, $work->plan->pressing)), $data, ''],
-            WorkKind::Measured => self::measured($block, $work, $step, $fields, $data),
+        return match ($deed) {
+            Deed::Done => [$work->with($work->progress->with($step, $pressing)), $data, ''],
+            Deed::Counted => [$work->with($work->progress->counted($step, $pressing)), ['times' => min(1, $data['left'])] + $data, ''],
+            Deed::Back => self::back($block, $work, $step, $data),
+            Deed::Otherwise => [$work->with($work->progress->pressedOtherwise($step, $pressing)), $data, ''],
+            Deed::Measured => self::measured($block, $work, $step, $fields, $data),
         };
+    }
+
+    /**
+     * @return array{Work, array<string, mixed>, string}
+     *
+     * @throws WorkNotPossible
+     */
+    private static function unpicked(Work $work, EditFields $fields): array
+    {
+        $construction = $work->plan->construction;
+        $join = $fields->number('join');
+        $cause = $fields->choice('cause', UnpickCause::class);
+        $blocks = $fields->has('blocks') ? $fields->number('blocks') : 1;
+        $opened = $work->progress->toUnpick($construction, $join);
+        if ($opened === []) {
+            throw WorkNotPossible::notSewn();
+        }
+        if ($blocks < 1 || $blocks > $work->blocks) {
+            throw WorkNotPossible::soManyBlocks($work->blocks);
+        }
+        $units = TakenUnits::named(TakenUnits::by($construction, [$join]));
+
+        return [
+            $work->with($work->progress->unpicked($construction, $join, $work->steps, $blocks, $work->blocks)),
+            ['join' => $join, 'cause' => $cause->value, 'seams' => count($opened) * $blocks, 'blocks' => $blocks, 'units' => $units],
+            '',
+        ];
+    }
+
+    /**
+     * Takes back what was done last to a step, and only that.
+     *
+     * @param array<string, mixed> $data
+     *
+     * @return array{Work, array<string, mixed>, string}
+     */
+    private static function back(ShelfBlock $block, Work $work, Step $step, array $data): array
+    {
+        $last = WorkEvent::query()->where('shelf_block_id', $block->id)
+            ->where('data->step', $step->key())
+            ->whereNull('data->isUndone')
+            ->whereIn('kind', array_map(static fn (Deed $deed): string => $deed->value, array_filter(Deed::cases(), static fn (Deed $deed): bool => $deed->isWork())))
+            ->orderByDesc('id')->first();
+        $opened = $last === null ? null : ($last->data['open'] ?? null);
+        $left = $last === null ? null : ($last->data['left'] ?? null);
+        $last?->update(['data' => ['isUndone' => true] + $last->data]);
+
+        return [$work->with($work->progress->without($step, is_array($opened) ? array_values(array_filter($opened, is_int(...))) : null, is_int($left) ? $left : null)), $data, ''];
     }
 
     /**
@@ -144,46 +199,65 @@ final readonly class WorkTable
      */
     private static function measured(ShelfBlock $block, Work $work, Step $step, EditFields $fields, array $data): array
     {
-        $unit = $work->plan->construction->face->block->unit;
+        $kept = $work->plan->construction->face->block;
+        $unit = $kept->unit;
         $join = $step->sets === [] ? null : $work->joinOf(...$step->sets[0]);
         if ($join === null || $step->size === null) {
             throw WorkNotPossible::nothingToMeasure();
         }
-        $size = [$fields->text('width'), $fields->text('height')];
-        $worst = 0.0;
-        foreach ($size as $i => $side) {
-            $measured = $fields->length(['width', 'height'][$i], $unit)->in($unit)->toFloat();
-            $meant = Length::parse($step->size[$i], $unit)->in($unit)->toFloat();
-            MeasuredNotLikely::unlessNear($measured, $meant, $side, $unit);
-            $worst = abs($measured - $meant) > abs($worst) ? $measured - $meant : $worst;
+        $texts = [$fields->text('width'), $fields->text('height')];
+        $size = [];
+        foreach ($texts as $i => $side) {
+            $size[$i] = $fields->length(['width', 'height'][$i], $unit)->in($unit);
+            MeasuredNotLikely::unlessNear($size[$i]->toFloat(), Length::parse($step->size[$i], $unit)->in($unit)->toFloat(), $side, $unit);
         }
-        $block->measure($join, $size);
-        $words = $block->tolerance($unit)->verdict($worst)->afterMeasuring($worst);
+        $ideal = $kept->seamAllowance->in($unit)->times(Fraction::of(2));
+        $made = $work->plan->construction->joins[$join];
+        $isUnit = $made->tie !== null && $block->square_up === SquareUp::Units;
+        $verdict = MeasureVerdict::of(
+            $work->plan,
+            $block->take_up === null ? $ideal : TakeUp::read($block->take_up, $kept),
+            $block->square_up,
+            $block->measuredSizes($unit),
+            $block->tolerance($unit),
+            $join,
+            [$size[0]->toFloat(), $size[1]->toFloat()],
+        );
+        // A unit that is too large is not so any more once it is squared up.
+        $lasting = static fn (int $i): string => $isUnit && $size[$i]->compareTo(Length::parse($step->size[$i], $unit)->in($unit)) > 0 ? $step->size[$i] : $texts[$i];
+        $block->measure($join, [$lasting(0), $lasting(1)]);
 
-        return [$work->with($work->progress->with($step, $work->plan->pressing)), $data + ['width' => $size[0], 'height' => $size[1], 'meant' => $step->size], $words];
+        return [
+            $work->with($work->progress->with($step, $work->plan->pressing)),
+            $data + [
+                'width' => $texts[0],
+                'height' => $texts[1],
+                'meant' => $step->size,
+                'across' => SeamsAcross::of($made, $block->square_up),
+                'ideal' => $ideal->toText(),
+                'unit' => $unit->value,
+                'isUnit' => $isUnit,
+            ],
+            $verdict->words,
+        ];
     }
 
-    /** @return array<string, mixed> */
-    private static function logged(Step $step): array
+    /** @return array{step: string, title: string, does: string, place: string, times: int, left: int, open: list<int>, seams: int, madeUnit: string|null} */
+    private static function logged(Work $work, Step $step): array
     {
-        return ['step' => $step->key(), 'title' => $step->title, 'does' => $step->do->value, 'place' => $step->do->place(), 'times' => $step->times, 'seams' => count($step->joins)];
-    }
+        $left = $work->progress->left($step);
+        $class = array_filter($work->plan->construction->classes, static fn ($class): bool => $class->label() === $step->unitClass);
 
-    /** Milliseconds this quilter takes for a seam, in the middle of all; null before there are enough. */
-    public static function pace(): ?int
-    {
-        $events = WorkEvent::query()->orderByDesc('id')->limit(400)->get(['kind', 'data', 'at', 'shelf_block_id'])->reverse()->values();
-        $paces = [];
-        foreach ($events as $i => $event) {
-            $before = $i === 0 ? null : $events[$i - 1];
-            $times = $event->data['times'] ?? 0;
-            $took = $before === null ? 0 : $event->at - $before->at;
-            if ($event->kind === WorkKind::Done->value && ($event->data['does'] ?? '') === 'join' && is_int($times) && $times > 0 && $took > 0 && $took < self::LONGEST_PAUSE * $times) {
-                $paces[] = intdiv($took, $times);
-            }
-        }
-        sort($paces);
-
-        return count($paces) < 3 ? null : $paces[intdiv(count($paces), 2)];
+        return [
+            'step' => $step->key(),
+            'title' => $step->title,
+            'does' => $step->do->value,
+            'place' => $step->do->place(),
+            'times' => $left,
+            'left' => $left,
+            'open' => $step->do === StepKind::Join || $step->do === StepKind::Press ? $work->progress->open($step) : [],
+            'seams' => count($step->joins),
+            'madeUnit' => $step->do === StepKind::SquareUp && $class !== [] ? array_values($class)[0]->members[0]->cell->unit->plural() : null,
+        ];
     }
 }

@@ -15,11 +15,13 @@ final readonly class SeamName
 {
     /**
      * @param string    $title      "Row 2, seam 1"
+     * @param string    $made       what it makes: "row 2" with its last seam, "rows 1 to 3"
      * @param string    $left       what the left part is called: "unit 1", "row 2", "Ink"
      * @param list<int> $pressedToo ids of the joins that are pressed with this one, as one pile; itself included
      */
     private function __construct(
         public string $title,
+        public string $made,
         public string $left,
         public string $right,
         public array $pressedToo,
@@ -53,6 +55,7 @@ final readonly class SeamName
 
             return new self(
                 sprintf('%s, seam %d', $name, $position + 1),
+                lcfirst($name).($position + 1 < count($strand->joins) ? sprintf(' up to seam %d', $position + 1) : ''),
                 'unit '.($position + 1),
                 'unit '.($position + 2),
                 [$join->id],
@@ -62,6 +65,7 @@ final readonly class SeamName
 
         return new self(
             sprintf('%ss %s', ucfirst($name), Words::span($position + 1, $position + 2)),
+            sprintf('%ss %s', $name, Words::span(1, $position + 2)),
             $name.' '.($position + 1),
             $name.' '.($position + 2),
             [$join->id],
@@ -77,6 +81,7 @@ final readonly class SeamName
 
         return new self(
             ucfirst($unit->name()).(($join->tie->join ?? 0) === 0 ? '' : ', seam '.(($join->tie->join ?? 0) + 1)),
+            'the '.$unit->name(),
             $left === $right ? 'the part sewn first' : $left,
             $left === $right ? 'the part sewn to it' : $right,
             $pile,

@@ -49,9 +49,9 @@ final class JoinsStationTest extends TestCase
         $row = array_values(array_filter($joins, static fn (array $join): bool => $join['title'] === 'Row 2, seam 3'))[0];
         self::assertSame(['12 1/2', '4 1/2'], $row['meant']);
         $long = $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", ['width' => '12 3/4', 'height' => '4 1/2'], self::seen(1))->assertOk()->json();
-        self::assertSame('Trim what Row 2, seam 3 made; then everything can be eased.', $long['remedy']);
+        self::assertSame('Trim row 2; then everything can be eased.', $long['remedy']);
         $short = $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", ['width' => '12 1/4', 'height' => '4 1/2'], self::seen(2))->assertOk()->json();
-        self::assertSame('Make Row 2, seam 3 again; then everything can be eased.', $short['remedy']);
+        self::assertSame('Unpick row 2 and sew it narrower, or make it again; then everything can be eased.', $short['remedy']);
         $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", ['width' => '1 1/2', 'height' => '4 1/2'], self::seen(3))->assertUnprocessable()->assertJson(['code' => 'measured-not-likely']);
         $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", [], self::seen(3))->assertOk()->assertJson(['remedy' => '']);
         $this->putJson('/api/blocks/3/joins/999/measured', [], self::seen(4))->assertUnprocessable();

@@ -73,9 +73,16 @@ final class WorkTest extends TestCase
         self::assertSame([[$width, $height]], array_values(ShelfBlock::query()->findOrFail(3)->measuredNow()));
 
         $rows = self::first(array_filter($fine['steps'], static fn (array $step): bool => str_starts_with($step['title'], 'Row ')), 'measure');
-        self::assertSame('Too large to be eased: trim it, or unpick and take a wider seam.', $this->measured($rows['key'], '12 3/4', $rows['size'][1])['said'][0]['message']);
-        self::assertSame('Too small to be eased: unpick its seams and sew them narrower, or make it again.', $this->measured($rows['key'], '12 1/4', $rows['size'][1])['said'][0]['message']);
-        self::assertSame('Ease it in, or pin it, at the next join.', $this->measured($rows['key'], '12 7/16', $rows['size'][1])['said'][0]['message']);
+        $said = fn (string $width): string => $this->measured($rows['key'], $width, $rows['size'][1])['said'][0]['message'];
+        self::assertSame('1/4 in too large: rows 1 and 2 would be off by 1/4 in, more than can be eased. Trim row 1; then everything can be eased.', $said('12 3/4'));
+        self::assertSame('1/4 in too small: rows 1 and 2 would be off by 1/4 in, more than can be eased. Unpick row 1 and sew it narrower, or make it again; then everything can be eased.', $said('12 1/4'));
+        self::assertSame('Ease it in, or pin it: rows 1 and 2 will be off by 1/16 in.', $said('12 7/16'));
+        foreach ($fine['steps'] as $step) {
+            if ($step['do'] === 'measure' && preg_match('/^Row [234]$/', $step['title']) === 1) {
+                $this->measured($step['key'], '12 7/16', $step['size'][1]);
+            }
+        }
+        self::assertSame('1/16 in too small, but so is what it is sewn to: leave it.', $said('12 7/16'), 'rows that are short alike meet');
     }
 
     public function test_unpicking_tells_its_cost_first_and_then_opens_what_rests_on_the_seam(): void

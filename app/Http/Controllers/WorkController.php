@@ -6,12 +6,18 @@ namespace App\Http\Controllers;
 
 use App\Documents\WorkDocument;
 use App\Models\ShelfBlock;
+use App\Wall\EditFields;
 use App\Wall\EditNotReadable;
+use App\Work\KeptLog;
 use App\Work\WorkNotPossible;
 use App\Work\WorkTable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Guide\Chain;
+use KeenSeam\Core\Guide\Logbook;
 use KeenSeam\Core\Guide\SeamName;
+use KeenSeam\Core\Guide\TakenUnits;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Matching\TakeUp;
 use KeenSeam\Core\Measure\Fraction;
@@ -30,7 +36,7 @@ final readonly class WorkController
     /** @throws KeenSeamProblem */
     public function show(ShelfBlock $block): JsonResponse
     {
-        return new JsonResponse(WorkDocument::of($this->table->of($block)));
+        return new JsonResponse(WorkDocument::of($this->table->of($block), $block));
     }
 
     /** @throws KeenSeamProblem */
@@ -52,7 +58,15 @@ final readonly class WorkController
         }
         $said = $this->table->tell($block, array_values($events));
 
-        return new JsonResponse([...WorkDocument::of($this->table->of($block)), 'said' => $said]);
+        return new JsonResponse([...WorkDocument::of($this->table->of($block), $block), 'said' => $said]);
+    }
+
+    /** @throws KeenSeamProblem */
+    public function chain(Request $request, ShelfBlock $block): JsonResponse
+    {
+        $block->sewAs((new EditFields($request->json()->all()))->choice('chain', Chain::class));
+
+        return $this->show($block);
     }
 
     /**
@@ -68,12 +82,14 @@ final readonly class WorkController
         }
         $seams = $work->progress->toUnpick($work->plan->construction, $join);
         $names = SeamName::all($work->plan->construction);
-        $pace = WorkTable::pace();
+        $pace = (new Logbook(KeptLog::recent()))->pace;
+        $units = TakenUnits::by($work->plan->construction, $seams);
 
         return new JsonResponse([
             'seams' => array_map(static fn (int $seam): string => $names[$seam]->title, $seams),
+            'units' => array_map(static fn (PlacedUnit $unit): string => sprintf('%s at row %d, column %d', $unit->cell->unit->name(), $unit->cell->row, $unit->cell->column), $units),
             // Each is opened and sewn again.
-            'minutes' => (int) ceil(2 * count($seams) * ($pace === null ? self::USUAL_PACE : $pace / 60_000)),
+            'minutes' => 2 * count($seams) * ($pace === null ? self::USUAL_PACE : $pace / 60_000),
             'isOwnPace' => $pace !== null,
         ]);
     }
