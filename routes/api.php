@@ -9,6 +9,7 @@ use App\Http\Controllers\CuttingQuestionController;
 use App\Http\Controllers\ImpostorController;
 use App\Http\Controllers\JoinsController;
 use App\Http\Controllers\LockController;
+use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\MeantController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\PictureController;
@@ -26,6 +27,8 @@ use App\Http\Controllers\WorkController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('swatches/{hash}', [SwatchController::class, 'show'])->where('hash', '[0-9a-f]{32}');
+Route::get('logbook', [LogbookController::class, 'all']);
+Route::get('logbook.{kind}', [LogbookController::class, 'file'])->whereIn('kind', ['csv', 'json']);
 Route::get('starts', [StartController::class, 'index']);
 Route::post('starts', [StartController::class, 'store']);
 Route::apiResource('blocks', BlockController::class)->whereNumber('block');
@@ -70,6 +73,8 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::get('work', [WorkController::class, 'show']);
     Route::get('work/steps/{key}', [WorkController::class, 'step'])->where('key', '[a-z0-9-]{1,40}');
     Route::post('work/events', [WorkController::class, 'tell']);
+    Route::get('logbook', [LogbookController::class, 'ofBlock']);
+    Route::get('logbook.{kind}', [LogbookController::class, 'fileOfBlock'])->whereIn('kind', ['csv', 'json']);
     Route::put('work/chain', [WorkController::class, 'chain']);
     Route::get('work/unpicking/{join}', [WorkController::class, 'unpicking'])->whereNumber('join');
 });

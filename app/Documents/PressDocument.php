@@ -6,6 +6,7 @@ namespace App\Documents;
 
 use App\Plans\PressStation;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
@@ -109,6 +110,7 @@ final class PressDocument
             'right' => $name->right,
             'pile' => $name->pressedToo,
             'isOfUnit' => $join->tie !== null,
+            'place' => $join->tie === null ? null : self::place($plan->construction->classes[$join->tie->unitClass]->members[$join->tie->member]),
             'from' => FaceDocument::point($join->seam->from, $lattice),
             'to' => FaceDocument::point($join->seam->to, $lattice),
             'leftSide' => $join->leftSide,
@@ -117,6 +119,11 @@ final class PressDocument
             'locked' => $locks->hold($join->id),
             'patches' => $join->patchIds(),
         ], $plan->construction->joins, SeamName::all($plan->construction));
+    }
+
+    private static function place(PlacedUnit $unit): string
+    {
+        return sprintf('row %d, column %d', $unit->cell->row, $unit->cell->column);
     }
 
     /** @return list<array<string, mixed>> */

@@ -6,14 +6,15 @@ namespace App\Documents;
 
 use App\Models\ShelfBlock;
 use App\Work\Work;
+use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Join;
-use KeenSeam\Core\Block\Patch;
-use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Guide\Step;
-use KeenSeam\Core\Guide\StepKind;
+use KeenSeam\Core\Guide\Take;
+use KeenSeam\Core\Guide\TakenUnits;
 use KeenSeam\Core\Layout\Impostors;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Pressing\Back;
 
 /** The work at the machine: all steps with what is done of them, and one step as it lies in the hand. */
 final class WorkDocument
@@ -32,7 +33,8 @@ final class WorkDocument
                 'text' => $step->text,
                 'caution' => $step->do->caution(),
                 'times' => $step->times,
-                'left' => $progress->left($step),
+                'due' => $progress->due[$step->key()] ?? $step->times,
+                'counted' => $progress->counted($step),
                 'joins' => $step->joins,
                 'open' => $progress->open($step),
                 'patches' => $step->patchIds,
@@ -49,30 +51,42 @@ final class WorkDocument
     /** @return array<string, mixed> what is needed to draw one step */
     public static function step(Work $work, Step $step, ShelfBlock $block, Fraction $takeUp): array
     {
-        $join = $step->do === StepKind::Join ? $work->plan->construction->joins[$step->made[0] ?? $step->joins[0]] : null;
-        if ($join !== null && $join->tie === null && count($step->joins) > 1) {
-            $join = $work->plan->construction->joins[$step->joins[0]];
-        }
+        $construction = $work->plan->construction;
+        $takes = Take::forStep($construction, $step);
+        $join = $takes[0]->joins[0] ?? null;
         $isLong = $join !== null && $join->tie === null && $join->matchPoints() !== [];
 
         return [
-            ...StepDocument::of($work->plan, $step),
-            'pair' => $join === null ? null : self::pair($work, $join),
+            'shown' => self::shown($work, $step),
+            'takes' => array_map(static fn (Take $take): array => self::take($work, $take), $takes),
             'ruler' => $isLong ? self::ruler($work, $block, $takeUp, $join) : null,
             'lookTwice' => $join !== null && $join->tie === null ? self::lookTwice($work, $step) : [],
         ];
     }
 
-    /** @return array<string, mixed> the two pieces of a join before they are flipped onto each other */
-    private static function pair(Work $work, Join $join): array
+    /** @return list<array<string, mixed>> what the step makes, as it lies after pressing: one of each kind of unit, a row, the rows so far */
+    private static function shown(Work $work, Step $step): array
+    {
+        $plan = $work->plan;
+        $made = array_map(static fn (int $join): Join => $plan->construction->joins[$join], $step->made);
+
+        return $made === [] ? [['patches' => $step->patchIds, 'flaps' => []]] : array_map(static fn (Join $join): array => [
+            'patches' => $join->patchIds(),
+            'flaps' => PressDocument::flaps($plan, Back::of($plan->construction, $plan->pressing, $join)),
+        ], $made);
+    }
+
+    /** @return array<string, mixed> */
+    private static function take(Work $work, Take $take): array
     {
         $lattice = $work->plan->construction->face->lattice;
 
         return [
-            'left' => $join->left->patchIds(),
-            'right' => $join->right->patchIds(),
-            'from' => FaceDocument::point($join->seam->from, $lattice),
-            'to' => FaceDocument::point($join->seam->to, $lattice),
+            'pieces' => array_map(static fn (Assembly $piece): array => $piece->patchIds(), $take->pieces),
+            'seams' => array_map(static fn (Join $join): array => [
+                'from' => FaceDocument::point($join->seam->from, $lattice),
+                'to' => FaceDocument::point($join->seam->to, $lattice),
+            ], $take->joins),
         ];
     }
 
@@ -88,28 +102,12 @@ final class WorkDocument
     /** @return list<array<string, mixed>> units taken in by the step that could lie turned without the eye catching it */
     private static function lookTwice(Work $work, Step $step): array
     {
-        $taken = [];
-        foreach ($step->joins as $id) {
-            foreach ($work->plan->construction->joins[$id]->children() as $child) {
-                $taken[self::sorted($child->patchIds())] = true;
-            }
-        }
         $units = [];
-        foreach ($work->plan->construction->face->whole->parts as $unit) {
-            if ($unit instanceof PlacedUnit && isset($taken[self::sorted(array_map(static fn (Patch $patch): int => $patch->id, $unit->patches()))])) {
-                $units[$unit->cell->row.' '.$unit->cell->column] = true;
-            }
+        foreach (TakenUnits::by($work->plan->construction, $step->joins) as $unit) {
+            $units[$unit->cell->row.' '.$unit->cell->column] = $unit->ratio();
         }
         $found = array_filter(Impostors::allIn($work->plan->construction), static fn (Impostors $one): bool => isset($units[$one->cell->row.' '.$one->cell->column]));
 
-        return array_map(static fn (Impostors $one): array => ['row' => $one->cell->row, 'column' => $one->cell->column, ...ImpostorDocument::of($one)], array_values($found));
-    }
-
-    /** @param list<int> $ids */
-    private static function sorted(array $ids): string
-    {
-        sort($ids);
-
-        return implode(',', $ids);
+        return array_map(static fn (Impostors $one): array => ['row' => $one->cell->row, 'column' => $one->cell->column, 'ratio' => $units[$one->cell->row.' '.$one->cell->column], ...ImpostorDocument::of($one)], array_values($found));
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Work;
 
 use App\Models\WorkEvent;
-use Illuminate\Database\Eloquent\Collection;
 use KeenSeam\Core\Guide\Deed;
 use KeenSeam\Core\Guide\LogEntry;
 use KeenSeam\Core\Guide\MeasuredPart;
@@ -23,7 +22,7 @@ final class KeptLog
     /** @return list<LogEntry> of all blocks, in the order of time, without what was taken back */
     public static function all(): array
     {
-        return self::read(WorkEvent::query()->orderBy('at')->orderBy('id')->get());
+        return self::read(WorkEvent::query()->orderBy('at')->orderBy('id')->cursor());
     }
 
     /** @return list<LogEntry> */
@@ -33,15 +32,22 @@ final class KeptLog
     }
 
     /**
-     * @param Collection<int, WorkEvent> $events
+     * @param iterable<WorkEvent> $events
      *
      * @return list<LogEntry>
      */
-    private static function read(Collection $events): array
+    private static function read(iterable $events): array
     {
-        return array_values($events
-            ->filter(static fn (WorkEvent $event): bool => $event->kind !== Deed::Back->value && ! isset($event->data['isUndone']))
-            ->map(self::entry(...))->filter()->all());
+        $entries = [];
+        foreach ($events as $event) {
+            $isKept = $event->kind !== Deed::Back->value && ! isset($event->data['isUndone']);
+            $entry = $isKept ? self::entry($event) : null;
+            if ($entry !== null) {
+                $entries[] = $entry;
+            }
+        }
+
+        return $entries;
     }
 
     private static function entry(WorkEvent $event): ?LogEntry
@@ -78,6 +84,6 @@ final class KeptLog
         }
         $across = $data['across'] ?? [0, 0];
 
-        return new MeasuredPart([$lengths[0], $lengths[1]], [$lengths[2], $lengths[3]], [(int) ($across[0] ?? 0), (int) ($across[1] ?? 0)], $lengths[4], ($data['isUnit'] ?? false) === true);
+        return new MeasuredPart([$lengths[0], $lengths[1]], [$lengths[2], $lengths[3]], [(int) ($across[0] ?? 0), (int) ($across[1] ?? 0)], $lengths[4], $unit, ($data['isUnit'] ?? false) === true);
     }
 }

@@ -24,18 +24,14 @@ final class KeptProgress
     public static function read(array $kept): WorkProgress
     {
         $list = static fn (string $field): array => is_array($kept[$field] ?? null) ? $kept[$field] : [];
-        $left = [];
-        foreach ($list('left') as $key => $times) {
-            if (is_int($times)) {
-                $left[(string) $key] = $times;
-            }
-        }
+        $times = static fn (string $field): array => array_filter($list($field), is_int(...));
 
         return new WorkProgress(
             array_values(array_filter($list('sewn'), is_int(...))),
             self::directions($list('pressed')),
             array_values(array_filter($list('done'), is_string(...))),
-            $left,
+            $times('due'),
+            $times('counted'),
             self::directions($list('elsewhere')),
         );
     }
@@ -68,7 +64,8 @@ final class KeptProgress
             'sewn' => $progress->sewn,
             'pressed' => $values($progress->pressed),
             'done' => $progress->done,
-            'left' => $progress->left,
+            'due' => $progress->due,
+            'counted' => $progress->counted,
             'elsewhere' => $values($progress->elsewhere),
         ];
     }

@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use KeenSeam\Core\Guide\Deed;
 use KeenSeam\Core\Guide\MeasureVerdict;
 use KeenSeam\Core\Guide\PlanSteps;
+use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Guide\TakenUnits;
@@ -135,7 +136,7 @@ final readonly class WorkTable
 
         return match ($deed) {
             Deed::Done => [$work->with($work->progress->with($step, $pressing)), $data, ''],
-            Deed::Counted => [$work->with($work->progress->counted($step, $pressing)), ['times' => min(1, $data['left'])] + $data, ''],
+            Deed::Counted => [$work->with($work->progress->withOneMore($step, $pressing)), ['times' => min(1, $data['times'])] + $data, ''],
             Deed::Back => self::back($block, $work, $step, $data),
             Deed::Otherwise => [$work->with($work->progress->pressedOtherwise($step, $pressing)), $data, ''],
             Deed::Measured => self::measured($block, $work, $step, $fields, $data),
@@ -164,7 +165,7 @@ final readonly class WorkTable
 
         return [
             $work->with($work->progress->unpicked($construction, $join, $work->steps, $blocks, $work->blocks)),
-            ['join' => $join, 'cause' => $cause->value, 'seams' => count($opened) * $blocks, 'blocks' => $blocks, 'units' => $units],
+            ['join' => $join, 'title' => SeamName::all($construction)[$join]->title, 'cause' => $cause->value, 'seams' => count($opened) * $blocks, 'blocks' => $blocks, 'units' => $units],
             '',
         ];
     }
@@ -178,16 +179,18 @@ final readonly class WorkTable
      */
     private static function back(ShelfBlock $block, Work $work, Step $step, array $data): array
     {
+        if (! $work->progress->isDone($step) && $work->progress->counted($step) === 0) {
+            return [$work, $data, ''];
+        }
         $last = WorkEvent::query()->where('shelf_block_id', $block->id)
             ->where('data->step', $step->key())
             ->whereNull('data->isUndone')
             ->whereIn('kind', array_map(static fn (Deed $deed): string => $deed->value, array_filter(Deed::cases(), static fn (Deed $deed): bool => $deed->isWork())))
             ->orderByDesc('id')->first();
         $opened = $last === null ? null : ($last->data['open'] ?? null);
-        $left = $last === null ? null : ($last->data['left'] ?? null);
         $last?->update(['data' => ['isUndone' => true] + $last->data]);
 
-        return [$work->with($work->progress->without($step, is_array($opened) ? array_values(array_filter($opened, is_int(...))) : null, is_int($left) ? $left : null)), $data, ''];
+        return [$work->with($work->progress->without($step, is_array($opened) ? array_values(array_filter($opened, is_int(...))) : null)), $data, ''];
     }
 
     /**
@@ -242,10 +245,9 @@ final readonly class WorkTable
         ];
     }
 
-    /** @return array{step: string, title: string, does: string, place: string, times: int, left: int, open: list<int>, seams: int, madeUnit: string|null} */
+    /** @return array{step: string, title: string, does: string, place: string, times: int, open: list<int>, seams: int, madeUnit: string|null} */
     private static function logged(Work $work, Step $step): array
     {
-        $left = $work->progress->left($step);
         $class = array_filter($work->plan->construction->classes, static fn ($class): bool => $class->label() === $step->unitClass);
 
         return [
@@ -253,8 +255,7 @@ final readonly class WorkTable
             'title' => $step->title,
             'does' => $step->do->value,
             'place' => $step->do->place(),
-            'times' => $left,
-            'left' => $left,
+            'times' => $work->progress->left($step),
             'open' => $step->do === StepKind::Join || $step->do === StepKind::Press ? $work->progress->open($step) : [],
             'seams' => count($step->joins),
             'madeUnit' => $step->do === StepKind::SquareUp && $class !== [] ? array_values($class)[0]->members[0]->cell->unit->plural() : null,

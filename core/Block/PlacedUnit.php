@@ -20,6 +20,14 @@ final readonly class PlacedUnit
         public array $parts,
     ) {}
 
+    /** Width to height of the cell it lies in. */
+    public function ratio(): float
+    {
+        $far = $this->outline->turnedAbout($this->outline->corner(), 2)->corner();
+
+        return $far->x / $far->y;
+    }
+
     /** @return list<Patch> */
     public function patches(): array
     {

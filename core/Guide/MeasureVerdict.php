@@ -48,7 +48,11 @@ final readonly class MeasureVerdict
         $worst = $isToBeSquaredUp ? min($off) : (abs($off[0]) >= abs($off[1]) ? $off[0] : $off[1]);
         $verdict = $tolerance->verdict($worst);
         $amount = static fn (float $length): string => Amount::rounded(abs($length), $unit).' '.$unit->value;
-        $where = lcfirst(Words::listed(array_map(static fn (array $one): string => $names[$one[0]]->title, array_slice($later, 0, 2)))).(count($later) > 2 ? sprintf(' and %d more', count($later) - 2) : '');
+        $where = $later === [] ? '' : lcfirst($names[$later[0][0]]->title).match (count($later)) {
+            1 => '',
+            2 => ', and one more join,',
+            default => sprintf(', and %d more joins,', count($later) - 1),
+        };
         $words = match (true) {
             $isToBeSquaredUp && $worst > $tolerance->leave => 'Large enough: square it up.',
             $made === $plan->construction->root => $verdict->afterMeasuring($worst),

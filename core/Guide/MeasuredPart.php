@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Guide;
 
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthUnit;
 
 /** The size of a part as it was measured, beside what it was to be. */
 final readonly class MeasuredPart
@@ -15,6 +16,7 @@ final readonly class MeasuredPart
      * @param array{Length, Length} $meant  raw
      * @param array{int, int}       $across how many seams took from the width and from the height, see SeamsAcross
      * @param Length                $ideal  what each of them should have taken
+     * @param LengthUnit            $unit   in which it was measured
      * @param bool                  $isUnit a unit before it was squared up, which may be larger
      */
     public function __construct(
@@ -22,6 +24,7 @@ final readonly class MeasuredPart
         public array $meant,
         public array $across,
         public Length $ideal,
+        public LengthUnit $unit,
         public bool $isUnit,
     ) {}
 

@@ -17,14 +17,16 @@ final readonly class WorkProgress
      * @param list<int>                                  $sewn      ids of joins
      * @param array<int, non-empty-list<PressDirection>> $pressed   by join, as they really lie
      * @param list<string>                               $done      keys of other steps
-     * @param array<string, int>                         $left      by key of a step: how often it is still to be done, where that is not how often it says; 0 once it was counted out
+     * @param array<string, int>                         $due       by key of a step that was opened again: how often it is to be done, instead of how often it says
+     * @param array<string, int>                         $counted   by key of a step: how many of its times were counted
      * @param array<int, non-empty-list<PressDirection>> $elsewhere by join that was opened in some of several blocks: how it lies in the others
      */
     public function __construct(
         public array $sewn = [],
         public array $pressed = [],
         public array $done = [],
-        public array $left = [],
+        public array $due = [],
+        public array $counted = [],
         public array $elsewhere = [],
     ) {}
 
@@ -47,7 +49,12 @@ final readonly class WorkProgress
     /** How often a step is still to be done. */
     public function left(Step $step): int
     {
-        return $this->isDone($step) ? 0 : $this->left[$step->key()] ?? $step->times;
+        return $this->isDone($step) ? 0 : max(0, ($this->due[$step->key()] ?? $step->times) - $this->counted($step));
+    }
+
+    public function counted(Step $step): int
+    {
+        return $this->counted[$step->key()] ?? 0;
     }
 
     /**
@@ -69,52 +76,61 @@ final readonly class WorkProgress
     /** @param Pressing $plan how the seams are pressed, if the step presses some */
     public function with(Step $step, Pressing $plan): self
     {
-        $left = array_diff_key($this->left, [$step->key() => 0]);
-
         return match ($step->do) {
-            StepKind::Join => new self(array_values(array_unique([...$this->sewn, ...$step->joins])), $this->pressed, $this->done, $left, $this->elsewhere),
-            StepKind::Press => new self($this->sewn, $this->pressed + array_intersect_key($plan->directions, array_flip($step->joins)), $this->done, $left, array_diff_key($this->elsewhere, array_flip($step->joins))),
-            default => new self($this->sewn, $this->pressed, array_values(array_unique([...$this->done, $step->key()])), $left, $this->elsewhere),
+            StepKind::Join => $this->but(sewn: array_values(array_unique([...$this->sewn, ...$step->joins]))),
+            StepKind::Press => $this->but(
+                pressed: $this->pressed + array_intersect_key($plan->directions, array_flip($step->joins)),
+                elsewhere: array_diff_key($this->elsewhere, array_flip($step->joins)),
+            ),
+            default => $this->but(done: array_values(array_unique([...$this->done, $step->key()]))),
         };
     }
 
     /**
-     * One more of the times a step is done; with the last of them the step itself.
+     * One more of the times that a step is done; with the last of them the step itself.
      *
      * @param Pressing $plan as for with()
      */
-    public function counted(Step $step, Pressing $plan): self
+    public function withOneMore(Step $step, Pressing $plan): self
     {
-        $left = max(0, $this->left($step) - 1);
+        if ($this->isDone($step)) {
+            return $this;
+        }
+        $counted = $this->but(counted: [$step->key() => $this->counted($step) + 1] + $this->counted);
 
-        return ($left === 0 ? $this->with($step, $plan) : $this)->withLeft($step, $left);
+        return $counted->left($step) === 0 ? $counted->with($step, $plan) : $counted;
     }
 
     /**
-     * As it was before the last key.
+     * As it was before the last key: one time less where times were counted, else the step not done.
      *
      * @param list<int>|null $joins those that the step did when it was done last; all of its joins when left out
-     * @param int|null       $left  how often it was to be done before; one time more than now when left out
      */
-    public function without(Step $step, ?array $joins = null, ?int $left = null): self
+    public function without(Step $step, ?array $joins = null): self
     {
         $joins ??= $step->joins;
-        $left ??= min($step->times, ($this->left[$step->key()] ?? $step->times) + 1);
-        $undone = match (true) {
-            ! $this->isDone($step) => $this,
-            $step->do === StepKind::Join => new self(array_values(array_diff($this->sewn, $joins)), $this->pressed, $this->done, $this->left, $this->elsewhere),
-            $step->do === StepKind::Press => new self($this->sewn, array_diff_key($this->pressed, array_flip($joins)), $this->done, $this->left, $this->elsewhere),
-            default => new self($this->sewn, $this->pressed, array_values(array_diff($this->done, [$step->key()])), $this->left, $this->elsewhere),
-        };
+        $counted = $this->counted($step);
+        $isCountedOut = $counted > 0 && $counted >= ($this->due[$step->key()] ?? $step->times);
+        $before = ! $this->isDone($step) || $isCountedOut ? $this->but(counted: array_filter([$step->key() => max(0, $counted - 1)] + $this->counted)) : $this;
 
-        return $undone->withLeft($step, $left);
+        return match ($step->do) {
+            StepKind::Join => $before->but(sewn: array_values(array_diff($this->sewn, $this->isDone($step) ? $joins : []))),
+            StepKind::Press => $before->but(pressed: array_diff_key($this->pressed, array_flip($this->isDone($step) ? $joins : []))),
+            default => $before->but(done: array_values(array_diff($this->done, [$step->key()]))),
+        };
     }
 
-    private function withLeft(Step $step, int $left): self
+    /**
+     * @param list<int>|null                                  $sewn
+     * @param array<int, non-empty-list<PressDirection>>|null $pressed
+     * @param list<string>|null                               $done
+     * @param array<string, int>|null                         $due
+     * @param array<string, int>|null                         $counted
+     * @param array<int, non-empty-list<PressDirection>>|null $elsewhere
+     */
+    private function but(?array $sewn = null, ?array $pressed = null, ?array $done = null, ?array $due = null, ?array $counted = null, ?array $elsewhere = null): self
     {
-        $others = array_diff_key($this->left, [$step->key() => 0]);
-
-        return new self($this->sewn, $this->pressed, $this->done, $left === $step->times ? $others : [$step->key() => $left] + $others, $this->elsewhere);
+        return new self($sewn ?? $this->sewn, $pressed ?? $this->pressed, $done ?? $this->done, $due ?? $this->due, $counted ?? $this->counted, $elsewhere ?? $this->elsewhere);
     }
 
     /**
@@ -129,7 +145,7 @@ final readonly class WorkProgress
             $pressed[$join] = array_map(static fn (PressDirection $direction): PressDirection => $direction === PressDirection::Open ? PressDirection::Left : $direction->swapped(), $pressed[$join] ?? $plan->directions[$join]);
         }
 
-        return new self($this->sewn, $pressed, $this->done, array_diff_key($this->left, [$step->key() => 0]), array_diff_key($this->elsewhere, array_flip($step->joins)));
+        return $this->but(pressed: $pressed, elsewhere: array_diff_key($this->elsewhere, array_flip($step->joins)));
     }
 
     /**
@@ -167,7 +183,7 @@ final readonly class WorkProgress
         $patches = $construction->joins[$join]->patchIds();
         $holds = static fn (array $set): bool => array_diff($patches, $set) === [];
         $again = [];
-        $left = array_diff_key($this->left, array_flip($this->done));
+        [$due, $counted] = [$this->due, $this->counted];
         foreach ($steps as $step) {
             $isLookedAt = in_array($step->do, [StepKind::Check, StepKind::Measure, StepKind::SquareUp], true);
             $sets = array_filter($step->sets, $holds);
@@ -180,7 +196,8 @@ final readonly class WorkProgress
             };
             if (in_array($step->key(), $again, true) || array_intersect($step->joins, $opened) !== []) {
                 // What was still to be done of it stays so.
-                $left[$step->key()] = min($step->times, $this->left($step) + $times * $blocks);
+                $due[$step->key()] = min($step->times, $this->left($step) + $times * $blocks);
+                unset($counted[$step->key()]);
             }
         }
 
@@ -188,7 +205,8 @@ final readonly class WorkProgress
             array_values(array_diff($this->sewn, $opened)),
             array_diff_key($this->pressed, array_flip($opened)),
             array_values(array_diff($this->done, $again)),
-            $left,
+            $due,
+            $counted,
             ($blocks < $ofBlocks ? array_intersect_key($this->pressed, array_flip($opened)) : []) + $this->elsewhere,
         );
     }

@@ -274,9 +274,11 @@ final class WorkSteps
             $label,
         );
         if ($pile->isBatch() || $times > 1) {
-            $steps[] = new Step(StepKind::CutApart, [], $patches, $made, $title, $pile->isBatch() ? 'Cut the sewn pieces apart, between the seams.' : 'Cut the chain apart.', $times, $label);
+            $steps[] = new Step(StepKind::CutApart, [], $patches, $made, $title, $pile->isBatch() ? 'Cut the sewn pieces apart, between the seams.' : 'Cut the chain apart.', $pile->isBatch() ? $times : 1, $label);
         }
-        $press = Words::tallied(array_map($this->words->unitPressWords(...), $shown));
+        $press = $this->pilePressWords($pile, $shown);
+        // A batch is cut into its units before they are pressed.
+        $pressed = $pile->isBatch() && count($pile->rounds) === 1 && $pile->way !== null ? $times * ($pile->way->own + $pile->way->other) : $times;
         $isFlipped = $pile->way?->key === 'flipped';
         $secondPile = implode('', array_map(fn (UnitClass $class): string => $this->words->secondPileWords($class, $joins), $pile->classes));
         $steps[] = new Step(
@@ -286,11 +288,31 @@ final class WorkSteps
             $made,
             $title,
             sprintf('%sSet the seam flat, open, and press %s.%s%s', $isFlipped ? 'Open and look before you cut off the waste. ' : '', $press, $secondPile, $this->earWords($pile, $round)),
-            $times,
+            $pressed,
             $label,
         );
 
         return $steps;
+    }
+
+    /**
+     * "toward Ink"; where the two hands of a pile are pressed unlike, each with its label.
+     *
+     * @param non-empty-list<Join> $shown
+     */
+    private function pilePressWords(Pile $pile, array $shown): string
+    {
+        $words = [];
+        foreach ($pile->classes as $class) {
+            $joins = array_filter($shown, static fn (Join $join): bool => $join->tie?->unitClass === $class->index);
+            if ($joins !== []) {
+                $words[$class->label()] = Words::tallied(array_values(array_map($this->words->unitPressWords(...), $joins)));
+            }
+        }
+
+        return count(array_unique($words)) === 1
+            ? array_values($words)[0]
+            : Words::listed(array_map(static fn (string $label, string $press): string => sprintf('%s (%s)', $press, $label), array_keys($words), $words));
     }
 
     /** @param list<Join> $joins */
@@ -433,7 +455,7 @@ final class WorkSteps
             self::ids($this->construction->face->patches),
             [],
             'Lay out',
-            'Lay the whole block out, face up, and compare it with the picture: every unit, its turn, which fabric lies where.'.($turns === '' ? '' : ' '.$turns),
+            'Lay the whole block out, face up, and compare it with the picture: every unit, its turn, which fabric lies where.'.($turns === '' ? '' : ' '.$turns).($this->question->blocks > 1 ? ' A block you have not made before is best sewn to its end once, and looked at, before the others.' : ''),
             $this->question->blocks,
         )];
     }
@@ -513,7 +535,7 @@ final class WorkSteps
             $this->patchesOf($joins),
             [max($strand->joins)],
             $title,
-            sprintf('Sew %s: flip each unit onto the one before it, right sides together, and sew %s between them, %s.', lcfirst($title), $this->edgeWords($joins), Words::counted(count($joins), 'seam', 'seams')),
+            sprintf('Sew %s: flip each unit onto the one before it, right sides together, and sew %s between them, %s%s.', lcfirst($title), $this->edgeWords($joins), Words::counted(count($joins), 'seam', 'seams'), $this->inAllBlocks(count($joins) > 1)),
             count($joins) * $this->question->blocks,
         );
     }
@@ -562,10 +584,11 @@ final class WorkSteps
             $points = count($join->matchPoints());
             $common = [$join->patchIds(), [$join->id], $title];
             $steps[] = new Step(StepKind::Join, [$join->id], ...$common, text: sprintf(
-                'Flip %s onto %s, right sides together, and sew%s.',
+                'Flip %s onto %s, right sides together, and sew%s%s.',
                 $next,
                 $sewn,
                 $points === 0 ? '' : sprintf(', matching %s', Words::counted($points, 'crossing', 'crossings')),
+                $this->inAllBlocks(false),
             ), times: $this->question->blocks);
             if ($points > 0) {
                 $steps[] = new Step(StepKind::Check, [], ...$common, text: $this->checkWords($points), times: $this->question->blocks);
@@ -577,6 +600,14 @@ final class WorkSteps
         }
 
         return $steps;
+    }
+
+    /** How several blocks are chained. */
+    private function inAllBlocks(bool $hasSeveralSeams): string
+    {
+        $blocks = $this->question->blocks;
+
+        return $blocks === 1 ? '' : sprintf(' in each of the %d blocks: %s', $blocks, $hasSeveralSeams ? 'the first of every block in one chain, then the next' : 'all of them in one chain');
     }
 
     private function checkWords(int $points): string

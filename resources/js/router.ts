@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import CutScreen from './screens/CutScreen.vue'
 import JoinsScreen from './screens/JoinsScreen.vue'
+import LogbookScreen from './screens/LogbookScreen.vue'
 import MachineScreen from './screens/MachineScreen.vue'
 import OrderScreen from './screens/OrderScreen.vue'
 import PressScreen from './screens/PressScreen.vue'
@@ -19,6 +20,8 @@ export const router = createRouter({
     { path: '/blocks/:block(\\d+)/press', name: 'press', component: PressScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/joins', name: 'joins', component: JoinsScreen, props: blockProp },
     { path: '/blocks/:block(\\d+)/machine', name: 'machine', component: MachineScreen, props: blockProp },
+    { path: '/blocks/:block(\\d+)/logbook', name: 'logbook-of', component: LogbookScreen, props: blockProp },
+    { path: '/logbook', name: 'logbook', component: LogbookScreen, props: { block: null } },
     { path: '/:rest(.*)', redirect: '/' },
   ],
 })

@@ -17,7 +17,7 @@ final class WorkTest extends TestCase
 
         $first = self::first($steps, 'join');
         $one = $this->getJson("/api/blocks/3/work/steps/{$first['key']}")->assertOk()->json();
-        self::assertSame([1, 1], [count($one['pair']['left']), count($one['pair']['right'])]);
+        self::assertSame([1, 1], array_map(count(...), $one['takes'][0]['pieces']));
         self::assertNull($one['ruler']);
 
         $last = $this->getJson('/api/blocks/3/work/steps/'.self::last($steps, 'join')['key'])->assertOk()->json();

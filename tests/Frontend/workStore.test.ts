@@ -9,8 +9,8 @@ const server = { done: new Set<string>(), seen: [] as string[], isAway: false, l
 const keys = ['cut-a', 'join-b', 'press-c', 'measure-d']
 const stored = new Map<string, string>()
 
-const step = (key: string): WorkStep => ({ key, do: key.split('-')[0] as WorkStep['do'], place: 'table', title: key, text: key, caution: '', times: 1, joins: [], open: [], patches: [], size: null, isDone: server.done.has(key) })
-const work = () => ({ steps: keys.map(step), sewn: [] })
+const step = (key: string): WorkStep => ({ key, do: key.split('-')[0] as WorkStep['do'], place: 'table', title: key, text: key, caution: '', times: 1, due: 1, counted: 0, joins: [], open: [], patches: [], size: null, isDone: server.done.has(key) })
+const work = () => ({ steps: keys.map(step), sewn: [], blocks: 1, chain: 'row-by-row', pausedAt: null })
 
 function answer(path: string, init?: RequestInit): Response {
   if (server.isAway) throw new TypeError('no answer')

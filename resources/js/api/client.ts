@@ -1,4 +1,4 @@
-import type { AtSize, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkEvent, WorkShown } from './types'
+import type { AtSize, Chain, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -50,6 +50,12 @@ export const stepPicture = (block: number, key: string) => ask<StepPicture>('GET
 /** Events that were sent before are not done again, so whatever was not answered may be sent once more. */
 export const tellWork = (block: number, events: WorkEvent[]) =>
   ask<WorkShown & { said: { id: string; message: string; isRefused: boolean }[] }>('POST', `/blocks/${block}/work/events`, { json: { events } })
+
+export const chooseChain = (block: number, chain: Chain) => ask<WorkShown>('PUT', `/blocks/${block}/work/chain`, { json: { chain } })
+
+export const logbook = (block: number | null) => ask<LogbookShown>('GET', block === null ? '/logbook' : `/blocks/${block}/logbook`)
+
+export const logbookAddress = (block: number | null, kind: 'csv' | 'json') => (block === null ? `/api/logbook.${kind}` : `/api/blocks/${block}/logbook.${kind}`)
 
 export const unpickCost = (block: number, join: number) => ask<UnpickCost>('GET', `/blocks/${block}/work/unpicking/${join}`)
 

@@ -5,7 +5,7 @@ import { compile } from 'json-schema-to-typescript'
 
 const here = new URL('./generated/', import.meta.url)
 
-for (const name of ['block', 'plan', 'look', 'cut', 'joins']) {
+for (const name of ['block', 'plan', 'look', 'cut', 'joins', 'steps', 'log']) {
   const schema = JSON.parse(readFileSync(new URL(`../../../schema/${name}.schema.json`, import.meta.url), 'utf8'))
   delete schema.$id // would be fetched
   withoutConditions(schema)

@@ -52,6 +52,8 @@ export interface JoinShown {
   pile: number[]
   /** Whether it is a seam inside a unit, not one of the block's own rows. */
   isOfUnit: boolean
+  /** Of the unit it lies in. */
+  place: string | null
   from: Place
   to: Place
   /** 1 when the left part lies clockwise of the direction from start to end. */
@@ -96,19 +98,19 @@ export interface StepShown {
 
 /** What a step makes, as it lies after pressing. */
 /** Two parts of a join before one is flipped onto the other. */
-export interface PairShown {
-  left: number[]
-  right: number[]
-  from: Place
-  to: Place
+/** Pieces to take, in the order in which they are sewn to each other, with the seam between each and the next. */
+export interface TakeShown {
+  pieces: number[][]
+  seams: { from: Place; to: Place }[]
 }
 
 export interface StepPicture {
-  patches: number[]
-  flaps: FlapShown[]
-  pair: PairShown | null
+  /** What the step makes: one of each kind. */
+  shown: { patches: number[]; flaps: FlapShown[] }[]
+  takes: TakeShown[]
   ruler: JoinSheetShown | null
-  lookTwice: (LookTwiceShown & { row: number; column: number })[]
+  /** ratio: width to height of the unit's cell. */
+  lookTwice: (LookTwiceShown & { row: number; column: number; ratio: number })[]
 }
 
 export interface WorkStep {
@@ -118,7 +120,11 @@ export interface WorkStep {
   title: string
   text: string
   caution: string
+  /** How often it is done in all, and how often it is due: fewer after an unpick. */
   times: number
+  due: number
+  /** How many of those were counted. */
+  counted: number
   joins: number[]
   /** Joins still to be sewn or pressed: fewer than all after an unpick. */
   open: number[]
@@ -130,23 +136,34 @@ export interface WorkStep {
 export interface WorkShown {
   steps: WorkStep[]
   sewn: number[]
+  /** How many are made of this block at once. */
+  blocks: number
+  chain: Chain
+  /** When the work was put down, in milliseconds; null while it goes on. */
+  pausedAt: number | null
 }
+
+export type Chain = 'row-by-row' | 'webbed'
 
 export type UnpickCause = 'turned' | 'wrong-hand' | 'missed-point' | 'pressed-wrong' | 'other'
 
 /** One key at the machine, as it is kept until the server has it. */
 export interface WorkEvent {
   id: string
-  do: 'done' | 'back' | 'otherwise' | 'measured' | 'unpicked'
+  do: 'done' | 'counted' | 'back' | 'otherwise' | 'measured' | 'unpicked' | 'paused' | 'resumed'
   at: number
   step?: string
   width?: string
   height?: string
   join?: number
   cause?: UnpickCause
+  /** In how many of several blocks a seam is unpicked. */
+  blocks?: number
 }
 
 export interface UnpickCost {
+  /** That the opened seams take in, each with its place. */
+  units: string[]
   seams: string[]
   minutes: number
   isOwnPace: boolean
@@ -576,4 +593,22 @@ export interface SpreadShown {
   error: number
   runs: number
   better: { words: string; chance: number }[]
+}
+
+export interface LogbookShown {
+  /** null: of all blocks. */
+  block: { id: number; name: string } | null
+  units: 'in' | 'mm'
+  time: { place: string; seconds: number }[]
+  seamsSewn: number
+  /** Of one in the middle of all; null before there are enough. */
+  secondsForASeam: number | null
+  made: { name: string; count: number }[]
+  causes: { words: string; count: number }[]
+  /** The newest first; at in milliseconds. */
+  unpicks: { at: number; block: string; why: string; title: string; seams: number }[]
+  sizes: { at: number; block: string; title: string; size: [string, string]; meant: [string, string]; units: 'in' | 'mm'; off: string; isLarge: boolean }[]
+  /** The oldest first; from a seam test, or from a part that was measured. */
+  takeUps: { at: number; text: string; value: number; ideal: number | null; isTest: boolean }[]
+  lessons: string[]
 }

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { fractionParts } from './fractions'
 
 const props = defineProps<{ text: string }>()
 
-/** Splits "12 1/2" so that only the fraction is set as one. */
-const parts = computed(() => props.text.split(/(\d+\/\d+)/).filter((part) => part !== ''))
+const parts = computed(() => fractionParts(props.text))
 </script>
 
 <template>

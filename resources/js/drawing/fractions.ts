@@ -1,3 +1,6 @@
+/** Splits "12 1/2" so that only the fraction is set as one. */
+export const fractionParts = (text: string): string[] => text.split(/(\d+\/\d+)/).filter((part) => part !== '')
+
 /** "12 1/2" as a number; NaN when it is none. */
 export function readSize(text: string): number {
   const part = /^(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(text.trim())
@@ -5,7 +8,7 @@ export function readSize(text: string): number {
 }
 
 /** A number of sixteenths, or of half millimetres, as a quilter writes it. */
-function written(parts: number, to: number): string {
+export function written(parts: number, to: number): string {
   const whole = Math.floor(parts / to)
   let [above, below] = [parts % to, to]
   while (above > 0 && above % 2 === 0 && below % 2 === 0) [above, below] = [above / 2, below / 2]

@@ -39,6 +39,7 @@ async function bringIn(files: FileList | null | undefined) {
         <h1>Blocks on the shelf</h1>
       </div>
       <div class="bring-in">
+        <RouterLink class="link-button" :to="{ name: 'logbook' }">Logbook</RouterLink>
         <span class="soft">Drop a block file here, or</span>
         <ElButton @click="picker?.click()">Choose a file</ElButton>
         <ElButton type="primary" :aria-expanded="isBeginning" @click="isBeginning = !isBeginning">New block</ElButton>

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import * as api from '@/api/client'
-import type { UnpickCause, WorkEvent, WorkShown, WorkStep } from '@/api/types'
+import type { Chain, UnpickCause, WorkEvent, WorkShown } from '@/api/types'
+import { isPausedAfter, left, stepsAfter } from './keyed'
 
 /** How long to wait before a server that does not answer is asked again, in milliseconds. */
 const PAUSE = 1500
@@ -21,16 +22,13 @@ export const useWorkStore = defineStore('work', () => {
   let later: ReturnType<typeof setTimeout> | undefined
 
   /** The steps with what was keyed since the server last answered. */
-  const steps = computed<WorkStep[]>(() => {
-    const keyed = new Map<string, boolean>()
-    for (const event of queue.value) if (event.step !== undefined) keyed.set(event.step, event.do !== 'back')
-    return (answered.value?.steps ?? []).map((step) => (keyed.has(step.key) ? { ...step, isDone: keyed.get(step.key) === true } : step))
-  })
+  const steps = computed(() => stepsAfter(answered.value?.steps ?? [], queue.value))
+  const isPaused = computed(() => isPausedAfter(answered.value?.pausedAt ?? null, queue.value))
   const at = computed(() => {
     const next = steps.value.findIndex((step) => !step.isDone)
     return next < 0 ? steps.value.length : next
   })
-  const step = computed<WorkStep | null>(() => steps.value[at.value] ?? null)
+  const step = computed(() => steps.value[at.value] ?? null)
   const isSaved = computed(() => queue.value.length === 0)
 
   async function open(number: number) {
@@ -50,19 +48,36 @@ export const useWorkStore = defineStore('work', () => {
     await send()
   }
 
+  /** The whole step, however often it is still to be done. */
   const done = () => step.value && tell({ do: 'done', step: step.value.key })
+
+  /** One of its times; the step itself where it is done only once. */
+  const count = () => step.value && tell({ do: step.value.due > 1 ? 'counted' : 'done', step: step.value.key })
 
   const otherwise = () => step.value?.do === 'press' && tell({ do: 'otherwise', step: step.value.key })
 
   const measured = (width: string, height: string) => step.value?.do === 'measure' && tell({ do: 'measured', step: step.value.key, width, height })
 
-  /** The last step before this one, taken back. */
+  /** The last key taken back: one that was counted, or the step before this one. */
   function back() {
-    const last = steps.value.slice(0, at.value).at(-1)
-    if (last) tell({ do: 'back', step: last.key })
+    const last = step.value !== null && step.value.counted > 0 ? step.value : steps.value.slice(0, at.value).at(-1)
+    if (last) return tell({ do: 'back', step: last.key })
   }
 
-  const unpick = (join: number, cause: UnpickCause) => tell({ do: 'unpicked', join, cause })
+  const unpick = (join: number, cause: UnpickCause, blocks: number) => tell({ do: 'unpicked', join, cause, blocks })
+
+  const pause = () => tell({ do: 'paused' })
+
+  const resume = () => tell({ do: 'resumed' })
+
+  async function sewAs(chain: Chain) {
+    if (block.value === null) return
+    try {
+      answered.value = await api.chooseChain(block.value, chain)
+    } catch (error) {
+      problem.value = words(error)
+    }
+  }
 
   function tell(event: Omit<WorkEvent, 'id' | 'at'>): Promise<void> {
     if (block.value === null) return Promise.resolve()
@@ -107,7 +122,9 @@ export const useWorkStore = defineStore('work', () => {
     queue.value = events
   }
 
-  return { steps, at, step, problem, said, isAway, isSaved, queue, open, done, back, otherwise, measured, unpick, answered }
+  const timesLeft = computed(() => (step.value === null ? 0 : left(step.value)))
+
+  return { steps, at, step, timesLeft, problem, said, isAway, isSaved, isPaused, queue, open, done, count, back, otherwise, measured, unpick, pause, resume, sewAs, answered }
 })
 
 const place = (block: number) => `keen-seam:work:${block}`

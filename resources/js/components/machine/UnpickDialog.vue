@@ -6,8 +6,8 @@ import type { JoinShown, UnpickCause, UnpickCost } from '@/api/types'
 import { counted } from '@/drawing/words'
 
 /** Goes back over a seam: which, why, and what it costs before anything is decided. */
-const props = defineProps<{ block: number; joins: JoinShown[]; sewn: number[] }>()
-const emit = defineEmits<{ unpick: [join: number, cause: UnpickCause] }>()
+const props = defineProps<{ block: number; joins: JoinShown[]; sewn: number[]; blocks: number }>()
+const emit = defineEmits<{ unpick: [join: number, cause: UnpickCause, blocks: number] }>()
 
 const causes: [UnpickCause, string][] = [
   ['turned', 'a unit was turned'],
@@ -19,12 +19,20 @@ const causes: [UnpickCause, string][] = [
 
 const dialog = useTemplateRef<HTMLDialogElement>('dialog')
 const join = ref<number | null>(null)
+const inBlocks = ref(1)
+const times = computed(() => Math.min(props.blocks, Math.max(1, Math.round(Number(inBlocks.value)) || 1)))
 const cause = ref<UnpickCause>('turned')
 const cost = shallowRef<UnpickCost | null>(null)
 const problem = ref('')
 
 /** What was sewn last comes first. */
 const choices = computed(() => props.joins.filter((one) => props.sewn.includes(one.id)).reverse())
+
+/** Few enough units are named, more are counted. */
+const unitWords = computed(() => {
+  const units = cost.value?.units ?? []
+  return units.length === 0 ? '' : units.length > 3 ? `Touches ${units.length} units.` : `Touches the ${units.join(', the ')}.`
+})
 
 watch(join, async (now) => {
   cost.value = null
@@ -39,12 +47,13 @@ watch(join, async (now) => {
 
 function open() {
   join.value = null
+  inBlocks.value = 1
   if (choices.value[0]) join.value = choices.value[0].id
   dialog.value?.showModal()
 }
 
 function unpick() {
-  if (join.value !== null) emit('unpick', join.value, cause.value)
+  if (join.value !== null) emit('unpick', join.value, cause.value, times.value)
   dialog.value?.close()
 }
 
@@ -57,8 +66,11 @@ defineExpose({ open })
       <h2>Unpick a seam</h2>
       <label>Which
         <select v-model="join">
-          <option v-for="one in choices" :key="one.id" :value="one.id">{{ one.title }}{{ one.isOfUnit ? `, number ${one.pile.indexOf(one.id) + 1}` : '' }}</option>
+          <option v-for="one in choices" :key="one.id" :value="one.id">{{ one.title }}{{ one.place ? ` at ${one.place}` : '' }}</option>
         </select>
+      </label>
+      <label v-if="blocks > 1">In how many of the {{ blocks }} blocks
+        <input v-model.number="inBlocks" type="number" min="1" :max="blocks" />
       </label>
       <fieldset>
         <legend>Why</legend>
@@ -67,7 +79,7 @@ defineExpose({ open })
       <p v-if="choices.length === 0">Nothing is sewn yet.</p>
       <p v-else-if="problem" class="warn" role="alert">{{ problem }}</p>
       <p v-else class="cost" role="status">
-        <template v-if="cost">Opens {{ counted(cost.seams.length, 'seam') }} and sews {{ cost.seams.length === 1 ? 'it' : 'them' }} again: {{ cost.seams.join('; ') }}. About {{ counted(cost.minutes, 'minute') }}, {{ cost.isOwnPace ? 'at your own pace' : 'until your own pace is known' }}.</template>
+        <template v-if="cost">Opens {{ counted(cost.seams.length * times, 'seam') }} and sews {{ cost.seams.length * times === 1 ? 'it' : 'them' }} again: {{ cost.seams.join('; ') }}{{ times > 1 ? `, in ${times} blocks` : '' }}. {{ unitWords }} About {{ counted(Math.ceil(cost.minutes * times), 'minute') }}, {{ cost.isOwnPace ? 'at your own pace' : 'until your own pace is known' }}.</template>
         <template v-else>Working out what it costs</template>
       </p>
       <div class="deeds">
@@ -116,6 +128,12 @@ input[type='radio'] {
   width: 24px;
   height: 24px;
   accent-color: var(--thread);
+}
+
+input[type='number'] {
+  width: 90px;
+  min-height: 48px;
+  font-size: 20px;
 }
 
 select {

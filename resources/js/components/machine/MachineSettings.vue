@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import type { Chain } from '@/api/types'
+
+/** How this quilter works: hands, voice, pedal, and how rows go through the machine. */
+defineProps<{ chain: Chain; pedalWord: string; isChoosingKey: boolean }>()
+const emit = defineEmits<{ 'choose-key': []; 'sew-as': [chain: Chain] }>()
+const isLeftHanded = defineModel<boolean>('leftHanded', { required: true })
+const isReadAloud = defineModel<boolean>('readAloud', { required: true })
+const isSecondLook = defineModel<boolean>('secondLook', { required: true })
+const isCounting = defineModel<boolean>('counting', { required: true })
+</script>
+
+<template>
+  <details class="settings">
+    <summary>Settings</summary>
+    <div>
+      <label><input v-model="isLeftHanded" type="checkbox" /><span>Left-handed</span> <kbd>L</kbd></label>
+      <label><input v-model="isReadAloud" type="checkbox" /><span>Read aloud</span> <kbd>R</kbd></label>
+      <label><input v-model="isCounting" type="checkbox" /><span>Count every piece of a chain</span> <kbd>C</kbd></label>
+      <label><input v-model="isSecondLook" type="checkbox" /><span>Second look at units that could lie turned</span></label>
+      <label><input :checked="chain === 'webbed'" type="checkbox" @change="emit('sew-as', chain === 'webbed' ? 'row-by-row' : 'webbed')" /><span>All rows in one chain, webbed by their threads</span></label>
+      <button type="button" class="again" @click="emit('choose-key')">{{ isChoosingKey ? 'Press the pedal now' : `Pedal types ${pedalWord}: choose its key` }}</button>
+    </div>
+  </details>
+</template>
+
+<style scoped>
+.settings {
+  position: relative;
+}
+
+summary {
+  min-height: 44px;
+  padding: 8px 0;
+  cursor: pointer;
+}
+
+.settings > div {
+  position: absolute;
+  right: 0;
+  z-index: 2;
+  display: grid;
+  gap: 6px;
+  width: 440px;
+  padding: 16px;
+  border: 2px solid var(--hair);
+  border-radius: 8px;
+  background: var(--paper);
+}
+
+label {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 44px;
+  line-height: 1.2;
+}
+
+label span {
+  flex: 1;
+}
+
+input {
+  flex: none;
+  width: 24px;
+  height: 24px;
+  accent-color: var(--thread);
+}
+
+.again {
+  min-height: 44px;
+}
+</style>

@@ -1,0 +1,41 @@
+import { onMounted, onUnmounted, type Ref } from 'vue'
+
+export interface MachineKeys {
+  /** The pedal's key, and whether the next key pressed becomes it. */
+  pedalKey: Ref<string>
+  isChoosingKey: Ref<boolean>
+  /** What the pedal and the space bar do. */
+  go: () => unknown
+  /** Number keys; false where they mean nothing just now. */
+  number: (number: number) => boolean
+  /** By key, in small letters. */
+  deeds: Record<string, () => unknown>
+}
+
+/** The machine works by keys alone, so by any pedal that types one. */
+export function useMachineKeys({ pedalKey, isChoosingKey, go, number, deeds }: MachineKeys) {
+  function onKey(event: KeyboardEvent) {
+    if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return
+    if (isChoosingKey.value) {
+      event.preventDefault()
+      if (event.key !== 'Escape' && event.key !== 'Tab') pedalKey.value = event.key
+      isChoosingKey.value = false
+      return
+    }
+    const isOnControl = event.target instanceof HTMLElement && event.target.closest('a, button, input, summary') !== null
+    if (isOnControl && (event.key === ' ' || event.key === 'Enter')) return
+    if (event.key === pedalKey.value || event.key === ' ') {
+      event.preventDefault()
+      void go()
+    } else if (/^[1-9]$/.test(event.key) && number(Number(event.key))) {
+      event.preventDefault()
+    } else {
+      const deed = deeds[event.key.toLowerCase()]
+      if (deed === undefined) return
+      event.preventDefault()
+      void deed()
+    }
+  }
+  onMounted(() => window.addEventListener('keydown', onKey))
+  onUnmounted(() => window.removeEventListener('keydown', onKey))
+}
