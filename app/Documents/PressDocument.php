@@ -11,6 +11,7 @@ use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
+use KeenSeam\Core\Guide\WorkProgress;
 use KeenSeam\Core\Pressing\Back;
 use KeenSeam\Core\Pressing\Flap;
 use KeenSeam\Core\Pressing\HabitWarning;
@@ -33,7 +34,7 @@ final class PressDocument
             'block' => ['id' => $station->block->id, 'name' => $station->block->name, 'version' => $station->block->version],
             'face' => FaceDocument::of($face),
             'units' => count($face->whole->parts),
-            'joins' => self::joins($plan, $station->locks),
+            'joins' => self::joins($plan, $station->locks, $station->block->progress($plan->construction)),
             'crossings' => self::crossings($plan),
             'junctions' => self::junctions($plan),
             'flaps' => self::flaps($plan, Back::of($plan->construction, $plan->pressing)),
@@ -99,7 +100,7 @@ final class PressDocument
     }
 
     /** @return list<array<string, mixed>> */
-    private static function joins(PressingPlan $plan, Locks $locks): array
+    private static function joins(PressingPlan $plan, Locks $locks, WorkProgress $progress): array
     {
         $lattice = $plan->construction->face->lattice;
 
@@ -117,6 +118,7 @@ final class PressDocument
             'press' => array_map(static fn (PressDirection $press): string => $press->value, $plan->pressing->of($join)),
             'divisions' => array_map(static fn ($match): array => FaceDocument::point($match->at, $lattice), $join->matchPoints()),
             'locked' => $locks->hold($join->id),
+            'isPressed' => isset($progress->pressed[$join->id]),
             'patches' => $join->patchIds(),
         ], $plan->construction->joins, SeamName::all($plan->construction));
     }

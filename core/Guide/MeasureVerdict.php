@@ -54,7 +54,7 @@ final readonly class MeasureVerdict
             default => sprintf(', and %d more joins,', count($later) - 1),
         };
         $words = match (true) {
-            $isToBeSquaredUp && $worst > $tolerance->leave => 'Large enough: square it up.',
+            $isToBeSquaredUp => self::ofUnit($verdict, $worst, $amount($worst), self::firstWith($plan, $made, $names)),
             $made === $plan->construction->root => $verdict->afterMeasuring($worst),
             $later === [] && $verdict === Verdict::Leave => $verdict->afterMeasuring($worst),
             $later === [] => sprintf('%s too %s, but so is what it is sewn to: leave it.', $amount($worst), $worst > 0 ? 'large' : 'small'),
@@ -69,6 +69,37 @@ final readonly class MeasureVerdict
         };
 
         return new self($kept, $later, $words);
+    }
+
+    /**
+     * @param string $first the join that takes it in first, '' for none
+     */
+    private static function ofUnit(Verdict $verdict, float $worst, string $amount, string $first): string
+    {
+        $words = match (true) {
+            $verdict === Verdict::Leave => 'Fine: square it up.',
+            $worst > 0 => 'Large enough: square it up.',
+            $verdict === Verdict::Ease => sprintf('%s too small: ease this one in, and sew the others narrower.', $amount),
+            default => sprintf('%s too small to be eased: make it again, narrower or from larger pieces, before the others.', $amount),
+        };
+
+        return $first === '' || $worst > 0 || $verdict === Verdict::Leave ? $words : sprintf('%s It would show first at %s.', $words, $first);
+    }
+
+    /**
+     * @param list<SeamName> $names
+     *
+     * @return string '' where the unit is the whole block
+     */
+    private static function firstWith(PressingPlan $plan, Join $made, array $names): string
+    {
+        foreach ($plan->construction->joins as $join) {
+            if ($join !== $made && array_diff($made->patchIds(), $join->patchIds()) === []) {
+                return lcfirst($names[$join->id]->title);
+            }
+        }
+
+        return '';
     }
 
     /** @return list<array{int, float}> */

@@ -69,7 +69,7 @@ final class WorkTest extends TestCase
         self::assertStringContainsString('"40" is not likely', $slip['said'][0]['message']);
 
         $fine = $this->measured($measure['key'], $width, $height);
-        self::assertSame('Fine: leave it.', $fine['said'][0]['message']);
+        self::assertSame('Fine: square it up.', $fine['said'][0]['message']);
         self::assertSame([[$width, $height]], array_values(ShelfBlock::query()->findOrFail(3)->measuredNow()));
 
         $rows = self::first(array_filter($fine['steps'], static fn (array $step): bool => str_starts_with($step['title'], 'Row ')), 'measure');

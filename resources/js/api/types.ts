@@ -61,6 +61,8 @@ export interface JoinShown {
   press: PressDirection[]
   divisions: Place[]
   locked: boolean
+  /** At the iron already: the plan goes round it. */
+  isPressed: boolean
   patches: number[]
 }
 

@@ -30,7 +30,7 @@ function isNow(direction: PressDirection): boolean {
 <template>
   <section class="seam-panel" aria-label="The seam you look at">
     <h2>{{ join.title }}</h2>
-    <p class="soft">{{ join.locked ? 'Locked by you.' : 'As the plan has it.' }} {{ pileNote }}</p>
+    <p class="soft">{{ join.isPressed ? 'Pressed so already: the plan goes round it.' : join.locked ? 'Locked by you.' : 'As the plan has it.' }} {{ pileNote }}</p>
     <div class="ways" role="group" aria-label="Press this seam">
       <button
         v-for="way in ways"

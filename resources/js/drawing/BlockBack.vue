@@ -86,7 +86,7 @@ const isInPile = (join: JoinShown) => props.selected !== null && join.pile.inclu
 
 function label(join: JoinShown): string {
   const lies = join.press[0] === 'open' ? 'open' : `toward ${join.press[0] === 'left' ? join.left : join.right}`
-  return `${join.title}: pressed ${lies}${join.locked ? ', locked' : ''}`
+  return `${join.title}: pressed ${lies}${join.locked ? ', locked' : ''}${join.isPressed ? ', pressed already' : ''}`
 }
 
 const root = ref<SVGSVGElement | null>(null)

@@ -93,6 +93,64 @@ final class WorkProgressTest extends TestCase
         self::assertSame([], $otherwise->facts($plan->construction, [0]), 'a class in two piles is not pressed alike');
     }
 
+    public function test_the_times_of_a_step_are_counted_down_and_back(): void
+    {
+        [$plan, $steps] = self::work();
+        $chain = self::severalTimes($steps);
+        $progress = self::done($plan, $steps, (int) array_search($chain, $steps, true));
+        $counts = [$progress];
+        for ($i = 1; $i <= $chain->times; ++$i) {
+            self::assertFalse($progress->isDone($chain));
+            $counts[] = $progress = $progress->withOneMore($chain, $plan->pressing);
+            self::assertSame($chain->times - $i, $progress->left($chain));
+        }
+        self::assertTrue($progress->isDone($chain), 'the last one does the step');
+        self::assertEquals($progress, $progress->withOneMore($chain, $plan->pressing));
+        while (($before = array_pop($counts)) !== null && $counts !== []) {
+            self::assertEquals(end($counts), $before->without($chain));
+        }
+        self::assertSame([], array_diff_key($before->without($chain)->counted, $before->counted), 'nothing is left to take back');
+    }
+
+    public function test_the_rest_done_at_once_is_taken_back_at_once(): void
+    {
+        [$plan, $steps] = self::work();
+        $chain = self::severalTimes($steps);
+        $counted = self::done($plan, $steps, (int) array_search($chain, $steps, true))->withOneMore($chain, $plan->pressing);
+
+        self::assertEquals($counted, $counted->with($chain, $plan->pressing)->without($chain));
+    }
+
+    public function test_what_is_opened_again_in_some_of_several_blocks_is_due_only_there(): void
+    {
+        [$plan, $steps] = self::work(blocks: 6);
+        $all = self::done($plan, $steps, count($steps));
+        $inRow = $plan->construction->strands[0]->joins[0];
+        $opened = $all->unpicked($plan->construction, $inRow, $steps, 2, 6);
+        $due = array_values(array_map(static fn (Step $step): array => [$step->do->value, $opened->left($step), $step->times], array_filter($steps, static fn (Step $step): bool => ! $opened->isDone($step))));
+
+        self::assertSame([['join', 2, 6], ['press', 2, 6], ['measure', 2, 6], ['join', 2, 6], ['check', 2, 6], ['press', 2, 6], ['square-up', 2, 6], ['measure', 2, 6]], $due);
+        self::assertEquals($all->pressed[$inRow], $opened->elsewhere[$inRow], 'in the other four it is pressed');
+        self::assertEquals($all->facts($plan->construction), $opened->facts($plan->construction), 'so the plan may not turn it over');
+
+        $again = $opened->unpicked($plan->construction, $inRow, $steps, 2, 6);
+        self::assertEquals($opened, $again, 'it is open there already');
+        $everywhere = $all->unpicked($plan->construction, $inRow, $steps, 6, 6);
+        self::assertSame([], $everywhere->elsewhere);
+        self::assertLessThan(count($all->facts($plan->construction)), count($everywhere->facts($plan->construction)));
+    }
+
+    public function test_a_step_that_is_due_again_is_taken_back_without_what_was_done_before(): void
+    {
+        [$plan, $steps] = self::work();
+        $rest = self::severalTimes($steps);
+        $opened = self::done($plan, $steps, count($steps))->unpicked($plan->construction, $rest->joins[0], $steps);
+        self::assertSame(1, $opened->left($rest));
+        $redone = $opened->with($rest, $plan->pressing);
+
+        self::assertEquals($opened, $redone->without($rest, $opened->open($rest)));
+    }
+
     public function test_whatever_is_unpicked_leaves_a_block_that_can_be_finished_and_keeps_what_else_is_pressed(): void
     {
         $random = new Randomizer(new Mt19937(7));
@@ -131,6 +189,12 @@ final class WorkProgressTest extends TestCase
     }
 
     /** @param list<Step> $steps */
+    private static function severalTimes(array $steps): Step
+    {
+        return array_values(array_filter($steps, static fn (Step $step): bool => $step->joins !== [] && $step->times > 1))[0];
+    }
+
+    /** @param list<Step> $steps */
     private static function done(PressingPlan $plan, array $steps, int $count): WorkProgress
     {
         $progress = new WorkProgress();
@@ -142,11 +206,11 @@ final class WorkProgressTest extends TestCase
     }
 
     /** @return array{PressingPlan, list<Step>} */
-    private static function work(PressStyle $style = PressStyle::Nest): array
+    private static function work(PressStyle $style = PressStyle::Nest, int $blocks = 1): array
     {
         $plan = self::plan(Blocks::file('hAB90 hAB180', 'hAB hAB270'), Order::Rows, $style);
 
-        return [$plan, WorkSteps::of($plan, new CutQuestion())];
+        return [$plan, WorkSteps::of($plan, new CutQuestion($blocks))];
     }
 
     /** @param array<string, mixed> $file */
