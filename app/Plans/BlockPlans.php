@@ -88,13 +88,19 @@ final readonly class BlockPlans
         $planner = $this->planner($block);
         $question = $block->pressQuestion($planner->construction->classes);
         $locks = new Locks($planner->construction, $block->locksNow());
-        $shown = $planner->planned($question->withLocks($locks->all), $block->rest, $this->patience());
-        $progress = $block->progress($planner->construction);
-        if (! $progress->agreesWith($shown->pressing)) {
-            $shown = $planner->planned($question->withLocks($this->withFacts($locks, $progress->facts($planner->construction, $question->twoPiles))->all), $block->rest, $this->patience());
-        }
 
-        return new PressStation($block, $shown, $planner->best($question, $this->patience()), $locks);
+        return new PressStation($block, $this->withWork($planner, $block, $question, $locks), $planner->best($question, $this->patience()), $locks);
+    }
+
+    /** With her locks; where something is pressed otherwise already, all that is not pressed yet is planned anew round it. */
+    private function withWork(PressingPlanner $planner, ShelfBlock $block, PressQuestion $question, Locks $locks): PressingPlan
+    {
+        $plan = $planner->planned($question->withLocks($locks->all), $block->rest, $this->patience());
+        $progress = $block->progress($planner->construction);
+
+        return $progress->agreesWith($plan->pressing)
+            ? $plan
+            : $planner->best($question->withLocks($this->withFacts($locks, $progress->facts($planner->construction, $question->twoPiles))->all), $this->patience());
     }
 
     /**
@@ -127,8 +133,7 @@ final readonly class BlockPlans
         $locks = new Locks($planner->construction, $block->locksNow());
         $choices = [];
         foreach (PressDirection::cases() as $direction) {
-            $locked = $question->withLocks($locks->with(new Lock($join, $direction))->all);
-            $choices[$direction->value] = $planner->planned($locked, $block->rest, $this->patience());
+            $choices[$direction->value] = $this->withWork($planner, $block, $question, $locks->with(new Lock($join, $direction)));
         }
 
         return $choices;

@@ -20,8 +20,13 @@ final class MachineTest extends BrowserTestCase
                 // Two keys tell that it measures what it should.
                 $this->press('4');
                 $this->press('4');
+            } elseif ($step % 2 === 0) {
+                // Every piece is counted, or all are done at once.
+                for ($left = $this->timesLeft(); $left > 0; --$left) {
+                    $this->press(' ');
+                }
             } else {
-                $this->press(' ');
+                $this->press(WebDriverKeys::ENTER);
             }
         }
         $this->seesText('All sewn and pressed');
@@ -66,6 +71,80 @@ final class MachineTest extends BrowserTestCase
         self::assertSame('join', $this->attribute('.step', 'data-do'));
     }
 
+    public function test_a_chain_is_counted_down_and_put_down_in_the_middle(): void
+    {
+        $this->visit('/blocks/3/machine');
+        $this->find('.step[data-step="0"]');
+        $this->toStep('square-up', 1);
+        $step = $this->attribute('.step', 'data-step');
+        self::assertSame(4, $this->timesLeft());
+        $this->press(' ');
+        $this->press(' ');
+        $this->find('.due[data-left="2"]');
+        $this->press('b');
+        $this->find('.due[data-left="3"]');
+        $this->press('p');
+        $this->seesText('with 3 of 4 still to do');
+        $this->waitUntil(fn (): bool => str_contains($this->find('header')->getText(), 'Saved'), 'not saved');
+        $this->browser->navigate()->refresh();
+        $this->seesText('You stopped at step');
+        $this->press(' ');
+        $this->find(".step[data-step=\"$step\"] .due[data-left=\"3\"]");
+        $this->press('c');
+        $this->press(' ');
+        $this->find('.step[data-step="'.((int) $step + 1).'"]');
+    }
+
+    public function test_the_plan_goes_round_a_row_that_was_pressed_the_other_way_and_is_unpicked_again(): void
+    {
+        $this->visit('/blocks/3/machine');
+        $this->find('.step[data-step="0"]');
+        $this->toStep('press', $this->nthPressOf('Row 1'));
+        $planned = $this->find('.step .text')->getText();
+        $this->press(WebDriverKeys::ENTER);
+        $second = $this->textOfStep('Row 2');
+        $this->press('b');
+        $this->waitUntil(fn (): bool => $this->find('.step .text')->getText() === $planned, 'not taken back');
+        $this->press('o');
+        $this->waitUntil(fn (): bool => str_contains($this->find('h1')->getText(), 'Row 2'), 'the next row is not there');
+        $this->waitUntil(fn (): bool => $this->find('.step .text')->getText() !== $second, 'row 2 is still pressed as it was planned');
+        $adapted = $this->find('.step .text')->getText();
+
+        // The last seam of row 1 is opened and sewn again: row 2 stays as it goes with what is pressed.
+        $this->press('u');
+        $this->browser->findElement(WebDriverBy::xpath('//dialog//option[normalize-space()="Row 1, seam 3"]'))->click();
+        $this->seesText('Opens 1 seam and sews it again: Row 1, seam 3.');
+        $this->seesText('Touches the half-square triangle at row 1, column 4.');
+        $this->named('Unpick')->click();
+        $this->waitUntil(fn (): bool => str_contains($this->find('.step .text')->getText(), 'Again. Sew row 1'), 'row 1 is not opened');
+        self::assertSame(1, $this->timesLeft(), 'one seam of three');
+        $this->press(' ');
+        $this->seesText('Again. Press');
+        $this->press(' ');
+        $this->waitUntil(fn (): bool => $this->find('.step .text')->getText() === $adapted, 'row 2 is pressed otherwise now');
+    }
+
+    public function test_the_logbook_tells_what_was_done_and_is_kept_as_a_file(): void
+    {
+        $this->visit('/blocks/3/machine');
+        $this->find('.step[data-step="0"]');
+        $this->browser->findElement(WebDriverBy::linkText('Logbook'))->click();
+        $this->seesText('Nothing is written yet');
+        $this->visit('/blocks/3/machine');
+        $this->toStep('measure', 2);
+        $this->press('2');
+        $this->press('4');
+        $this->seesText('too small');
+        $this->waitUntil(fn (): bool => str_contains($this->find('header')->getText(), 'Saved'), 'not saved');
+        $this->browser->findElement(WebDriverBy::linkText('Logbook'))->click();
+        $this->seesText('Logbook: Tide Gate');
+        $this->find('table[aria-label="Time by place"]');
+        $file = $this->browser->findElement(WebDriverBy::linkText('Keep as CSV'))->getAttribute('href');
+        self::assertStringContainsString('Tide Gate', (string) file_get_contents($this->address.parse_url((string) $file, PHP_URL_PATH)));
+        $this->browser->findElement(WebDriverBy::linkText('All blocks'))->click();
+        $this->seesText('Logbook of all blocks');
+    }
+
     public function test_hands_and_pedal_are_chosen_and_remembered(): void
     {
         $this->visit('/blocks/3/machine');
@@ -98,8 +177,31 @@ final class MachineTest extends BrowserTestCase
             if ($nth === 0) {
                 return;
             }
-            $this->press(' ');
+            $this->press(WebDriverKeys::ENTER);
         }
+    }
+
+    /** How many pressings come up to that of a row. */
+    private function nthPressOf(string $title): int
+    {
+        $steps = json_decode((string) file_get_contents($this->address.'/api/blocks/3/work'), true, 512, JSON_THROW_ON_ERROR)['steps'];
+        $presses = array_values(array_filter($steps, static fn (array $step): bool => $step['do'] === 'press'));
+
+        return 1 + (int) array_search($title, array_column($presses, 'title'), true);
+    }
+
+    private function textOfStep(string $title): string
+    {
+        $this->waitUntil(fn (): bool => str_contains($this->find('h1')->getText(), $title), "$title is not there");
+
+        return $this->find('.step .text')->getText();
+    }
+
+    private function timesLeft(): int
+    {
+        $due = $this->browser->findElements(WebDriverBy::cssSelector('.due'));
+
+        return $due === [] ? 1 : (int) $due[0]->getAttribute('data-left');
     }
 
     private function stepsInAll(): int

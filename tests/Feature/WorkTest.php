@@ -123,6 +123,83 @@ final class WorkTest extends TestCase
         }
     }
 
+    public function test_the_plan_goes_round_a_seam_that_was_pressed_otherwise(): void
+    {
+        $this->putJson('/api/blocks/3/piles', ['equalParts' => 'apart'], self::seen(1));
+        $steps = $this->steps();
+        $press = array_values(array_filter($steps, static fn (array $step): bool => $step['title'] === 'Row 1' && $step['do'] === 'press'))[0];
+        $version = $this->getJson('/api/blocks/3/plan')->json('block.version');
+        $planned = $this->getJson('/api/blocks/3/plan')->json('totals.stacked');
+        $this->sew(3, (int) array_search($press['key'], array_column($steps, 'key'), true));
+        $this->postJson('/api/blocks/3/work/events', ['events' => [self::event('otherwise', $press['key'], 'other-way')]])->assertOk();
+        $now = $this->getJson('/api/blocks/3/plan')->json();
+
+        self::assertSame([$version, $planned], [$now['block']['version'], $now['totals']['stacked']], 'the rows below are turned over, so that all crossings nest again');
+        self::assertSame([true], array_values(array_unique(array_map(static fn (int $join): bool => $now['joins'][$join]['isPressed'], $press['joins']))));
+        $next = array_values(array_filter($this->steps(), static fn (array $step): bool => $step['title'] === 'Row 2' && $step['do'] === 'press'))[0];
+        self::assertNotSame(array_values(array_filter($steps, static fn (array $step): bool => $step['key'] === $next['key']))[0]['text'], $next['text']);
+    }
+
+    public function test_times_are_counted_one_by_one_and_a_key_takes_back_only_one(): void
+    {
+        $steps = $this->steps();
+        $row = self::first(array_filter($steps, static fn (array $step): bool => $step['title'] === 'Row 1'), 'join');
+        $this->sew(3, (int) array_search($row['key'], array_column($steps, 'key'), true));
+        $left = function (string $do) use ($row): array {
+            $this->postJson('/api/blocks/3/work/events', ['events' => [self::event($do, $row['key'], bin2hex(random_bytes(6)))]])->assertOk();
+            $step = array_values(array_filter($this->steps(), static fn (array $step): bool => $step['key'] === $row['key']))[0];
+
+            return [$step['due'] - $step['counted'], $step['isDone']];
+        };
+
+        self::assertSame([[2, false], [1, false], [2, false], [1, false], [0, true]], array_map($left, ['counted', 'counted', 'back', 'counted', 'counted']));
+        self::assertSame([[1, false], [2, false], [3, false], [3, false]], array_map($left, ['back', 'back', 'back', 'back']));
+        self::assertSame([3, true], $left('done'));
+        self::assertSame([3, false], $left('back'), 'what was done at once is taken back at once');
+    }
+
+    public function test_of_several_blocks_only_those_are_due_again_in_which_a_seam_was_opened(): void
+    {
+        $this->putJson('/api/blocks/3/cutting', ['blocks' => 6], self::seen(1))->assertOk();
+        $steps = $this->steps();
+        $this->sew(3, count($steps));
+        $row = self::first(array_filter($steps, static fn (array $step): bool => $step['title'] === 'Row 1'), 'join');
+        self::assertSame(18, $row['due']);
+        $event = ['id' => 'in-two', 'do' => 'unpicked', 'join' => $row['joins'][2], 'cause' => 'turned', 'blocks' => 2, 'at' => 1_760_000_000_000];
+        $answer = $this->postJson('/api/blocks/3/work/events', ['events' => [['id' => 'in-seven', 'blocks' => 7] + $event, $event]])->assertOk()->json();
+
+        self::assertSame(['6 blocks are made. Unpick it in one to 6 of them.'], array_column($answer['said'], 'message'));
+        $open = array_values(array_filter($answer['steps'], static fn (array $step): bool => ! $step['isDone']));
+        self::assertSame([$row['key'], 2, 18], [$open[0]['key'], $open[0]['due'], $open[0]['times']]);
+    }
+
+    public function test_work_is_put_down_until_the_next_key(): void
+    {
+        $first = $this->steps()[0]['key'];
+        $tell = fn (array $event): mixed => $this->postJson('/api/blocks/3/work/events', ['events' => [$event + ['id' => bin2hex(random_bytes(6)), 'at' => 1_760_000_000_000]]])->assertOk()->json('pausedAt');
+
+        self::assertSame(1_760_000_000_000, $tell(['do' => 'paused']));
+        self::assertSame(1_760_000_000_000, $this->getJson('/api/blocks/3/work')->json('pausedAt'), 'another evening it is still put down');
+        self::assertNull($tell(['do' => 'resumed']));
+        $tell(['do' => 'paused']);
+        self::assertNull($tell(['do' => 'done', 'step' => $first]));
+    }
+
+    public function test_rows_can_be_webbed_in_the_middle_of_the_work(): void
+    {
+        $steps = $this->steps();
+        $row = self::first(array_filter($steps, static fn (array $step): bool => $step['title'] === 'Row 1'), 'join');
+        $this->sew(3, (int) array_search($row['key'], array_column($steps, 'key'), true) + 1);
+        $webbed = $this->putJson('/api/blocks/3/work/chain', ['chain' => 'webbed'])->assertOk()->json();
+        $open = array_values(array_filter($webbed['steps'], static fn (array $step): bool => ! $step['isDone']));
+
+        self::assertSame(['webbed', 'Rows'], [$webbed['chain'], $open[0]['title']]);
+        self::assertSame(array_values(array_diff($open[0]['joins'], $row['joins'])), $open[0]['open'], 'row 1 is sewn already');
+        $this->putJson('/api/blocks/3/work/chain', ['chain' => 'knitted'])->assertUnprocessable();
+        $this->putJson('/api/blocks/3/work/chain', ['chain' => 'row-by-row'])->assertOk();
+        self::assertSame(array_column($steps, 'key'), array_column($this->steps(), 'key'));
+    }
+
     public function test_steps_counted_on_an_older_shelf_are_still_done(): void
     {
         ShelfBlock::query()->whereKey(3)->update(['steps_done' => json_encode(['rows' => 2], JSON_THROW_ON_ERROR)]);
