@@ -21,9 +21,12 @@ final readonly class SeamWords
         $this->construction = $plan->construction;
     }
 
+    /** "Ink to Cream": the smaller part is sewn to the larger. */
     public function sewnWords(Join $join): string
     {
-        return sprintf('%s to %s', Words::fabricsAlong($join->seam, $join->right), Words::fabricsAlong($join->seam, $join->left));
+        [$one, $other] = $join->left->outline()->areaDoubled() < $join->right->outline()->areaDoubled() ? [$join->left, $join->right] : [$join->right, $join->left];
+
+        return sprintf('%s to %s', Words::fabricsAlong($join->seam, $one), Words::fabricsAlong($join->seam, $other));
     }
 
     public function unitPressWords(Join $join): string

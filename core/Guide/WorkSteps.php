@@ -250,7 +250,7 @@ final class WorkSteps
         $label = $pile->classes[0]->label();
         $shown = $this->oneOfEachClass($joins);
         $made = array_map(static fn (Join $join): int => $join->id, $shown);
-        $sewn = Words::tallied(array_map($this->words->sewnWords(...), $shown));
+        $sewn = self::alike(array_map($this->words->sewnWords(...), $shown));
         $steps = [];
         $marking = $pile->way?->marking() ?? [];
         if ($marking !== [] && $round === $pile->way->markedBefore(count($pile->rounds))) {
@@ -306,13 +306,23 @@ final class WorkSteps
         foreach ($pile->classes as $class) {
             $joins = array_filter($shown, static fn (Join $join): bool => $join->tie?->unitClass === $class->index);
             if ($joins !== []) {
-                $words[$class->label()] = Words::tallied(array_values(array_map($this->words->unitPressWords(...), $joins)));
+                $words[$class->label()] = self::alike(array_values(array_map($this->words->unitPressWords(...), $joins)));
             }
         }
 
         return count(array_unique($words)) === 1
             ? array_values($words)[0]
             : Words::listed(array_map(static fn (string $label, string $press): string => sprintf('%s (%s)', $press, $label), array_keys($words), $words));
+    }
+
+    /**
+     * Said once where all are alike: the step says how many times.
+     *
+     * @param list<string> $items
+     */
+    private static function alike(array $items): string
+    {
+        return count(array_unique($items)) === 1 ? $items[0] : Words::tallied($items);
     }
 
     /** @param list<Join> $joins */

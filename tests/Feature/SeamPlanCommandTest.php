@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use KeenSeam\Core\Measure\Length;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -56,7 +57,7 @@ final class SeamPlanCommandTest extends TestCase
 
     public function test_joins_are_sewn_and_pressed_once_each_and_pressed_before_they_are_crossed(): void
     {
-        $plan = json_decode($this->plan(Blocks::file('hAB sABC', 'qABAB dABCBA'))->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        $plan = json_decode($this->plan(Blocks::file('hAB sABC pA', 'qABAB dABCBA hAB'))->getOutput(), true, 512, JSON_THROW_ON_ERROR);
         $sewn = $pressed = [];
         foreach ($plan['steps'] as $n => $step) {
             foreach ($step['joins'] as $join) {
@@ -70,11 +71,36 @@ final class SeamPlanCommandTest extends TestCase
             foreach ($plan['joins'] as $inner) {
                 $isPart = $inner['id'] !== $join['id']
                     && array_diff([...$inner['left'], ...$inner['right']], [...$join['left'], ...$join['right']]) === [];
-                if ($isPart) {
-                    self::assertLessThan($sewn[$join['id']][0], $pressed[$inner['id']][0], "join {$inner['id']} lies in join {$join['id']}");
+                // Seams that do not touch, like those of one row, may go through the machine on one trip.
+                if ($isPart && self::touch($inner, $join)) {
+                    self::assertLessThan($sewn[$join['id']][0], $pressed[$inner['id']][0], "join {$join['id']} crosses join {$inner['id']}");
+                } elseif ($isPart) {
+                    self::assertLessThanOrEqual($sewn[$join['id']][0], $sewn[$inner['id']][0], "join {$inner['id']} lies in join {$join['id']}");
                 }
             }
         }
+    }
+
+    /**
+     * @param array<string, mixed> $a
+     * @param array<string, mixed> $b
+     */
+    private static function touch(array $a, array $b): bool
+    {
+        $number = static fn (string $text): float => Length::parse($text)->inches->toFloat();
+        $point = static fn (array $texts): array => array_map($number, $texts);
+        foreach ([[$a, $b], [$b, $a]] as [$one, $other]) {
+            [$from, $to] = [$point($one['from']), $point($one['to'])];
+            foreach ([$point($other['from']), $point($other['to'])] as $end) {
+                // On the line exactly when the way over that place is no longer.
+                $way = hypot($end[0] - $from[0], $end[1] - $from[1]) + hypot($to[0] - $end[0], $to[1] - $end[1]);
+                if (abs($way - hypot($to[0] - $from[0], $to[1] - $from[1])) < 1e-9) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     public function test_a_lock_holds(): void

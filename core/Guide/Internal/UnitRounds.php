@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Guide\Internal;
 
+use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Geometry\Segment;
 
 /**
  * The joins of a class, of all its members, by how often each unit goes to the machine before.
+ *
+ * Seams that do not touch, like those of two opposite corners or of strips side by side, need no iron between them and
+ * are one trip.
  *
  * @internal
  */
@@ -19,9 +24,16 @@ final class UnitRounds
     public static function of(Construction $construction, UnitClass $class): array
     {
         $rounds = [];
+        $roundOf = [];
+        // Joins are listed so that each one's parts are complete before it.
         foreach ($construction->joins as $join) {
             if ($join->tie?->unitClass === $class->index) {
-                $rounds[self::round($join)][] = $join;
+                $round = 0;
+                foreach (self::within($join, $join) as $inner) {
+                    $round = (int) max($round, $roundOf[$inner->id] + (self::touch($inner->seam, $join->seam) ? 1 : 0));
+                }
+                $roundOf[$join->id] = $round;
+                $rounds[$round][] = $join;
             }
         }
         ksort($rounds);
@@ -29,15 +41,21 @@ final class UnitRounds
         return array_values($rounds);
     }
 
-    /** How many joins of the same unit lie below this one, one inside the other. */
-    private static function round(Join $join): int
+    /** @return list<Join> of the same unit that lie below a part */
+    private static function within(Assembly $part, Join $of): array
     {
-        $below = array_filter(
-            $join->children(),
-            static fn ($child): bool => $child instanceof Join
-                && $child->tie?->unitClass === $join->tie?->unitClass && $child->tie?->member === $join->tie?->member,
-        );
+        $found = [];
+        foreach ($part->children() as $child) {
+            if ($child instanceof Join && $child->tie?->unitClass === $of->tie?->unitClass && $child->tie?->member === $of->tie?->member) {
+                array_push($found, $child, ...self::within($child, $of));
+            }
+        }
 
-        return array_reduce($below, fn (int $round, Join $child): int => max($round, self::round($child) + 1), 0);
+        return $found;
+    }
+
+    private static function touch(Segment $a, Segment $b): bool
+    {
+        return $a->contains($b->from) || $a->contains($b->to) || $b->contains($a->from) || $b->contains($a->to);
     }
 }

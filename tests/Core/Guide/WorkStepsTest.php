@@ -125,6 +125,36 @@ final class WorkStepsTest extends TestCase
         self::assertGreaterThan(2, $tried);
     }
 
+    public function test_opposite_sides_share_one_trip_and_the_next_two_follow_after_the_iron(): void
+    {
+        $steps = self::stepsOf(Blocks::file('dABBBB pA', 'pB pA'));
+        $unit = array_values(array_filter($steps, static fn (Step $step): bool => $step->unitClass !== null && $step->joins !== []));
+
+        self::assertSame([['join', 2], ['press', 2], ['join', 2], ['press', 2]], array_map(static fn (Step $step): array => [$step->do->value, count($step->joins)], $unit));
+        self::assertStringContainsString('sew Harbour ink to Sailcloth, 2 times', $unit[0]->text, 'the corner goes to the square, whichever side it is on');
+    }
+
+    public function test_several_blocks_are_chained_and_the_first_is_looked_at(): void
+    {
+        $texts = array_map(static fn (Step $step): string => $step->text, self::stepsOf(Blocks::file('hAB pA hAB90', 'pB hAB pA'), 6));
+
+        self::assertNotEmpty(preg_grep('/Sew row 1: .* 2 seams in each of the 6 blocks: the first of every block in one chain, then the next\.$/', $texts));
+        self::assertNotEmpty(preg_grep('/Flip row 2 onto row 1, .* in each of the 6 blocks: all of them in one chain\.$/', $texts));
+        self::assertNotEmpty(preg_grep('/best sewn to its end once, and looked at, before the others\.$/', $texts));
+    }
+
+    /**
+     * @param array<string, mixed> $file
+     *
+     * @return list<Step>
+     */
+    private static function stepsOf(array $file, int $blocks = 1): array
+    {
+        $plan = (new PressingPlanner(Construction::of(Face::of(BlockFile::read($file)), Order::Rows)))->best(new PressQuestion(PressStyle::Nest));
+
+        return WorkSteps::of($plan, new CutQuestion($blocks));
+    }
+
     /** @param list<Step> $steps */
     private static function assertSound(PressingPlan $plan, array $steps, string $what): void
     {
