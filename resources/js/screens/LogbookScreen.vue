@@ -175,10 +175,13 @@ nav {
 }
 
 .columns {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 480px), 1fr));
-  gap: 32px 48px;
-  align-items: start;
+  columns: 2 480px;
+  column-gap: 48px;
+}
+
+.columns section {
+  margin-bottom: 32px;
+  break-inside: avoid;
 }
 
 .list {
