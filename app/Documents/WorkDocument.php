@@ -12,7 +12,9 @@ use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\Take;
 use KeenSeam\Core\Guide\TakenUnits;
 use KeenSeam\Core\Layout\Impostors;
+use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
+use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Pressing\Back;
 
@@ -69,11 +71,15 @@ final class WorkDocument
     {
         $plan = $work->plan;
         $made = array_map(static fn (int $join): Join => $plan->construction->joins[$join], $step->made);
+        // What another of them holds is seen in that one.
+        $whole = array_values(array_filter($made, static fn (Join $one): bool => array_filter($made, static fn (Join $other): bool => $other !== $one && array_diff($one->patchIds(), $other->patchIds()) === []) === []));
 
-        return $made === [] ? [['patches' => $step->patchIds, 'flaps' => []]] : array_map(static fn (Join $join): array => [
+        return $made === [] ? [['patches' => $step->patchIds, 'flaps' => [], 'size' => null]] : array_map(static fn (Join $join): array => [
             'patches' => $join->patchIds(),
             'flaps' => PressDocument::flaps($plan, Back::of($plan->construction, $plan->pressing, $join)),
-        ], $made);
+            // A unit is larger until it is squared up.
+            'size' => $join->tie === null && $join->outline()->isUprightRectangle() ? array_map(Amount::text(...), Remedy::rawSize($plan, $join->id)) : null,
+        ], $whole);
     }
 
     /** @return array<string, mixed> */
@@ -104,10 +110,10 @@ final class WorkDocument
     {
         $units = [];
         foreach (TakenUnits::by($work->plan->construction, $step->joins) as $unit) {
-            $units[$unit->cell->row.' '.$unit->cell->column] = $unit->ratio();
+            $units[$unit->cell->row.' '.$unit->cell->column] = ['ratio' => $unit->ratio(), 'patch' => $unit->patches()[0]->id];
         }
         $found = array_filter(Impostors::allIn($work->plan->construction), static fn (Impostors $one): bool => isset($units[$one->cell->row.' '.$one->cell->column]));
 
-        return array_map(static fn (Impostors $one): array => ['row' => $one->cell->row, 'column' => $one->cell->column, 'ratio' => $units[$one->cell->row.' '.$one->cell->column], ...ImpostorDocument::of($one)], array_values($found));
+        return array_map(static fn (Impostors $one): array => ['row' => $one->cell->row, 'column' => $one->cell->column, ...$units[$one->cell->row.' '.$one->cell->column], ...ImpostorDocument::of($one)], array_values($found));
     }
 }

@@ -104,6 +104,13 @@ final readonly class ConvexPolygon
         return self::of([...$this->pathAround($edge), ...array_slice($other->pathAround($edge), 1, -1)]);
     }
 
+    /** Whether its sides run level and upright. */
+    public function isUprightRectangle(): bool
+    {
+        return count($this->points) === 4
+            && array_filter($this->edges(), static fn (array $edge): bool => $edge[0]->x !== $edge[1]->x && $edge[0]->y !== $edge[1]->y) === [];
+    }
+
     /** Upper left corner of the smallest upright rectangle round the outline. */
     public function corner(): Point
     {

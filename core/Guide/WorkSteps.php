@@ -269,7 +269,7 @@ final class WorkSteps
             $patches,
             $made,
             $title,
-            sprintf('%s: %ssew %s, %s.%s', $start, $pile->isBatch() && $round === 0 ? $pile->way?->words.'; ' : '', $sewn, $how, $pile->isCutToShape() ? $this->overhangWords($shown) : ''),
+            sprintf('%s: %ssew %s, %s.%s%s', $start, $pile->isBatch() && $round === 0 ? $pile->way?->words.'; ' : '', $sewn, $how, $round === 0 ? $this->stackWords($pile) : '', $pile->isCutToShape() ? $this->overhangWords($shown) : ''),
             $times,
             $label,
         );
@@ -313,6 +313,24 @@ final class WorkSteps
         return count(array_unique($words)) === 1
             ? array_values($words)[0]
             : Words::listed(array_map(static fn (string $label, string $press): string => sprintf('%s (%s)', $press, $label), array_keys($words), $words));
+    }
+
+    /** Which stacks of cut pieces the units of a pile are made from. */
+    private function stackWords(Pile $pile): string
+    {
+        $labels = array_map(static fn (UnitClass $class): string => $class->label(), $pile->classes);
+        $letters = [];
+        foreach ($this->cutting->cuts ?? [] as $cut) {
+            if (array_intersect($cut->for, $labels) !== []) {
+                $letters[] = $cut->letter;
+            }
+        }
+
+        return match (count($letters)) {
+            0 => '',
+            1 => sprintf(' Take stack %s.', $letters[0]),
+            default => sprintf(' Take stacks %s.', Words::listed($letters)),
+        };
     }
 
     /**

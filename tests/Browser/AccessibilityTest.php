@@ -20,6 +20,7 @@ final class AccessibilityTest extends BrowserTestCase
             'press' => ['/blocks/3/press', '.side .choice, .seam.chosen'],
             'joins' => ['/blocks/3/joins', '.seam-ruler'],
             'machine' => ['/blocks/3/machine', 'h1, h2'],
+            'logbook' => ['/logbook', 'h2'],
         ];
     }
 

@@ -108,11 +108,12 @@ export interface TakeShown {
 
 export interface StepPicture {
   /** What the step makes: one of each kind. */
-  shown: { patches: number[]; flaps: FlapShown[] }[]
+  /** size: raw width and height it must have, where that is known. */
+  shown: { patches: number[]; flaps: FlapShown[]; size: [string, string] | null }[]
   takes: TakeShown[]
   ruler: JoinSheetShown | null
-  /** ratio: width to height of the unit's cell. */
-  lookTwice: (LookTwiceShown & { row: number; column: number; ratio: number })[]
+  /** ratio: width to height of the unit's cell; patch: one of the unit's. */
+  lookTwice: (LookTwiceShown & { row: number; column: number; ratio: number; patch: number })[]
 }
 
 export interface WorkStep {

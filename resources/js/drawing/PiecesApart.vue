@@ -4,7 +4,8 @@ import type { FaceShown, Place, TakeShown } from '@/api/types'
 import { boxRound, middle, pointsText } from './geometry'
 
 /** Pieces as they lie, face up, a little apart, with the edges that are sewn to each other marked by stitches. */
-const props = defineProps<{ face: FaceShown; take: TakeShown; label: string }>()
+/** at: the seam that is sewn just now. */
+const props = withDefaults(defineProps<{ face: FaceShown; take: TakeShown; label: string; at?: number | null }>(), { at: null })
 
 const colours = computed(() => new Map(props.face.fabrics.map((fabric) => [fabric.key, fabric.color])))
 const patchesOf = (ids: number[]) => props.face.patches.filter((patch) => ids.includes(patch.id))
@@ -51,7 +52,7 @@ const box = computed(() => {
     <template v-for="(piece, i) in pieces" :key="i">
       <polygon v-for="patch in piece" :key="patch.id" :points="pointsText(patch.points)" :fill="colours.get(patch.fabric)" stroke="#5a6268" />
     </template>
-    <line v-for="(seam, i) in seams" :key="`s${i}`" class="stitching" :x1="seam.from[0]" :y1="seam.from[1]" :x2="seam.to[0]" :y2="seam.to[1]" />
+    <line v-for="(seam, i) in seams" :key="`s${i}`" class="stitching" :class="{ waits: at !== null && i > at, sewn: at !== null && i < at }" :x1="seam.from[0]" :y1="seam.from[1]" :x2="seam.to[0]" :y2="seam.to[1]" />
   </svg>
 </template>
 
@@ -71,5 +72,13 @@ polygon,
   stroke: var(--thread);
   stroke-width: 5px;
   stroke-dasharray: 13px 8px;
+}
+
+.stitching.waits {
+  stroke: var(--thread-rest);
+}
+
+.stitching.sewn {
+  stroke-dasharray: none;
 }
 </style>

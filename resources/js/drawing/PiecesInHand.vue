@@ -4,10 +4,10 @@ import type { FaceShown, Place, TakeShown } from '@/api/types'
 import { boxRound, pointsText } from './geometry'
 
 /** Two pieces right sides together, as they lie in the hand: the edge to sew at the right, or at the left. */
-const props = defineProps<{ face: FaceShown; take: TakeShown; isLeftHanded: boolean; label: string }>()
+const props = withDefaults(defineProps<{ face: FaceShown; take: TakeShown; isLeftHanded: boolean; label: string; /** Which of its seams is sewn. */ at?: number }>(), { at: 0 })
 
 const wrongSide = useId()
-const lies = computed(() => ({ lower: props.take.pieces[0] ?? [], upper: props.take.pieces[1] ?? [], from: props.take.seams[0]?.from ?? ([0, 0] as Place), to: props.take.seams[0]?.to ?? ([0, 1] as Place) }))
+const lies = computed(() => ({ lower: props.take.pieces[props.at] ?? [], upper: props.take.pieces[props.at + 1] ?? [], from: props.take.seams[props.at]?.from ?? ([0, 0] as Place), to: props.take.seams[props.at]?.to ?? ([0, 1] as Place) }))
 const colours = computed(() => new Map(props.face.fabrics.map((fabric) => [fabric.key, fabric.color])))
 const patchesOf = (ids: number[]) => props.face.patches.filter((patch) => ids.includes(patch.id))
 const side = computed(() => (props.isLeftHanded ? -1 : 1))

@@ -356,6 +356,30 @@ footer {
 
   header {
     justify-content: space-between;
+    gap: 12px 10px;
+    font-size: 18px;
+  }
+
+  .put-down {
+    font-size: 18px;
+  }
+
+  footer {
+    gap: 10px;
+  }
+
+  .deed {
+    padding: 0 16px;
+    font-size: 24px;
+  }
+
+  .deed.small {
+    padding: 0 10px;
+    font-size: 19px;
+  }
+
+  .pedal {
+    width: 64px;
   }
 
   .line {

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { PressShown, StepPicture, UnitPicture, WorkStep } from '@/api/types'
 import BlockBack from '@/drawing/BlockBack.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
+import FractionText from '@/drawing/FractionText.vue'
 import { boxRound } from '@/drawing/geometry'
 import PiecesApart from '@/drawing/PiecesApart.vue'
 import PiecesInHand from '@/drawing/PiecesInHand.vue'
@@ -16,9 +17,19 @@ const props = defineProps<{ press: PressShown; step: WorkStep | null; picture: S
 const MOST = 2
 
 const name = computed(() => props.step?.title ?? 'the whole block')
-const takes = computed(() => (props.picture?.takes ?? []).slice(0, MOST))
-const shown = computed(() => props.picture?.shown ?? [{ patches: props.step?.patches ?? [], flaps: [] }])
-const parts = computed(() => (props.step === null ? [{ patches: undefined, flaps: props.press.flaps }] : shown.value.slice(0, MOST)))
+/** Which seam is next, where the pictures show every seam of the step; null where one unit stands for all. */
+const seam = computed(() => {
+  const { step, picture } = props
+  const all = (picture?.takes ?? []).flatMap((take, t) => take.seams.map((_, at) => ({ take: t, at })))
+  if (step === null || all.length < 2 || all.length !== step.joins.length || step.open.length === 0) return null
+  const next = step.open[Math.min(step.open.length - 1, Math.floor((step.counted * step.open.length) / Math.max(1, step.due)))]
+  return all[step.joins.indexOf(next ?? -1)] ?? null
+})
+const hereOf = <T,>(all: T[]): T[] => (seam.value === null ? all.slice(0, MOST) : all.slice(seam.value.take, seam.value.take + 1))
+const takes = computed(() => hereOf(props.picture?.takes ?? []))
+const shown = computed(() => props.picture?.shown ?? [{ patches: props.step?.patches ?? [], flaps: [], size: null }])
+const parts = computed(() => (props.step === null ? [{ patches: undefined, flaps: props.press.flaps, size: null }] : shown.value.length === props.picture?.takes.length ? hereOf(shown.value) : shown.value.slice(0, MOST)))
+const size = computed(() => (props.step?.size === null ? (parts.value[0]?.size ?? null) : null))
 const isCloseUp = computed(() => props.step !== null && props.step.do !== 'cut' && props.step.do !== 'mark')
 const hasBack = computed(() => props.step === null || props.step.do === 'press')
 /** Rows are wide and low: their pictures stand one above the other. */
@@ -32,7 +43,14 @@ const seamsIn = (patches: number[] | undefined) => {
   return props.press.joins.filter((join) => here === undefined || join.patches.every((patch) => here.has(patch)))
 }
 const highlighted = computed(() => props.step?.joins ?? [])
-const twice = computed(() => (props.isSecondLook ? (props.picture?.lookTwice.find((one) => one.wrong.length > 0) ?? null) : null))
+/** The unit in the hand that could lie turned; before the first seam also the one it is sewn to. */
+const twice = computed(() => {
+  const doubtful = props.isSecondLook ? (props.picture?.lookTwice ?? []).filter((one) => one.wrong.length > 0) : []
+  const pieces = takes.value[0]?.pieces ?? []
+  const at = seam.value?.at ?? 0
+  const inHand = [pieces[at + 1] ?? [], at === 0 ? (pieces[0] ?? []) : []].flat()
+  return seam.value === null ? (doubtful[0] ?? null) : (doubtful.find((one) => inHand.includes(one.patch)) ?? null)
+})
 const colours = computed(() => new Map(props.press.face.fabrics.map((fabric) => [fabric.key, fabric.color])))
 const coloured = (unit: UnitPicture[]) => unit.map((patch) => ({ color: colours.value.get(patch.fabric) ?? '#fff', points: patch.points }))
 const side = computed(() => (props.isLeftHanded ? 'left' : 'right'))
@@ -41,15 +59,15 @@ const side = computed(() => (props.isLeftHanded ? 'left' : 'right'))
 <template>
   <div class="pictures" :class="{ wide: isWide && !picture?.ruler, ruled: picture?.ruler, sewing: takes.length > 0 }">
     <figure v-if="takes.length > 0" class="take">
-      <figcaption>Take <span class="soft">stitches mark the edge to sew</span></figcaption>
-      <div class="several"><PiecesApart v-for="(take, i) in takes" :key="i" :face="press.face" :take="take" :label="`To be sewn to each other: ${name}`" /></div>
+      <figcaption>Take <span class="soft">sew the stitched edge</span></figcaption>
+      <div class="several"><PiecesApart v-for="(take, i) in takes" :key="i" :face="press.face" :take="take" :at="seam?.at ?? null" :label="`To be sewn to each other: ${name}`" /></div>
     </figure>
     <figure v-if="takes.length > 0" class="in-hand">
       <figcaption>In the hand <span class="soft">sew at the {{ side }}</span></figcaption>
-      <div class="several"><PiecesInHand v-for="(take, i) in takes" :key="i" :face="press.face" :take="take" :is-left-handed="isLeftHanded" :label="`Right sides together, edge to sew at the ${side}`" /></div>
+      <div class="several"><PiecesInHand v-for="(take, i) in takes" :key="i" :face="press.face" :take="take" :at="seam?.at ?? 0" :is-left-handed="isLeftHanded" :label="`Right sides together, edge to sew at the ${side}`" /></div>
     </figure>
     <figure class="opened">
-      <figcaption>{{ takes.length > 0 ? 'Opened' : 'Face' }}</figcaption>
+      <figcaption>{{ takes.length > 0 ? 'Opened' : 'Face' }} <span v-if="size" class="soft">must measure <FractionText :text="size.join(' x ')" /></span></figcaption>
       <div class="several"><BlockFace v-for="(part, i) in parts" :key="i" :face="press.face" :label="`Face: ${name}`" :joins="press.joins" :highlighted="highlighted" :patches="part.patches" :close-up="isCloseUp" :pixels="420" /></div>
     </figure>
     <figure v-if="hasBack" class="opened">
@@ -158,7 +176,8 @@ figure :deep(svg) {
 
 .twice .several > span {
   display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
+  grid-template-rows: minmax(0, 200px) auto;
+  align-content: center;
   justify-items: center;
   min-height: 0;
 }
