@@ -9,6 +9,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Guide\Internal\PatchIds;
 use KeenSeam\Core\Guide\Internal\UnitRounds;
 use KeenSeam\Core\Pressing\PressingPlan;
 
@@ -44,7 +45,7 @@ final class PlanSteps
         $title = ucfirst($count === 1 ? $unit->name() : $unit->plural());
         $steps = [];
         foreach ($rounds as $i => $round) {
-            $patches = $this->patchesOf($round);
+            $patches = PatchIds::ofJoins($round);
             $ids = array_map(static fn (Join $join): int => $join->id, $round);
             $secondPile = $this->words->secondPileWords($class, $round);
             $round = $this->ofFirstMember($round);
@@ -97,7 +98,7 @@ final class PlanSteps
     private function strandSteps(Strand $strand): array
     {
         $joins = array_map(fn (int $id): Join => $this->construction->joins[$id], $strand->joins);
-        $patches = $this->patchesOf($joins);
+        $patches = PatchIds::ofJoins($joins);
         $ids = $strand->joins;
         if ($strand->depth > 0) {
             $title = ucfirst($this->construction->order->stripName($strand->depth)).' '.$strand->number;
@@ -123,18 +124,5 @@ final class PlanSteps
         }
 
         return $steps;
-    }
-
-    /**
-     * @param list<Join> $joins
-     *
-     * @return list<int>
-     */
-    private function patchesOf(array $joins): array
-    {
-        $ids = array_values(array_unique(array_merge(...array_map(static fn (Join $join): array => $join->patchIds(), $joins))));
-        sort($ids);
-
-        return $ids;
     }
 }

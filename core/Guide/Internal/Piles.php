@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Guide\Internal;
+
+use KeenSeam\Core\Assembly\ClassKinship;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Making\MadeUnit;
+
+/**
+ * Sorts the units of a block into piles that are made together.
+ *
+ * @internal
+ */
+final readonly class Piles
+{
+    /** @param CuttingPlan|null $cutting null where nothing is known of how units are made */
+    public function __construct(
+        private Construction $construction,
+        private ?CuttingPlan $cutting,
+        private int $blocks,
+    ) {}
+
+    /** @return list<Pile> */
+    public function all(): array
+    {
+        $classes = $this->construction->classes;
+        $twins = ClassKinship::twins($classes);
+        $piles = [];
+        $piled = [];
+        foreach ($classes as $class) {
+            if (isset($piled[$class->index])) {
+                continue;
+            }
+            $made = $this->madeUnit($class);
+            $together = [$class];
+            if ($made !== null && isset($twins[$class->index]) && ! $made->way->isEitherHand && $made->way->other > 0) {
+                $together[] = $classes[$twins[$class->index]];
+            }
+            $first = [];
+            foreach ($together as $number => $one) {
+                $piled[$one->index] = true;
+                $inABatch = $made === null || $made->way->isByChoice ? 1 : ($number === 0 ? $made->way->own : $made->way->other);
+                $first[$one->index] = min(count($one->members), max(1, $inABatch));
+            }
+            $rounds = [];
+            foreach ($together as $one) {
+                foreach (UnitRounds::of($this->construction, $one) as $number => $round) {
+                    $rounds[$number] = [...$rounds[$number] ?? [], ...$round];
+                }
+            }
+            $piles[] = new Pile($together, array_values($rounds), $made?->way, $made->batches ?? 0, $first, self::level($class->members[0]), $this->blocks);
+        }
+
+        return $piles;
+    }
+
+    private function madeUnit(UnitClass $class): ?MadeUnit
+    {
+        $key = ClassKinship::classKey($class->members[0]);
+        $hand = ClassKinship::handKey($class->members[0], true);
+        foreach ($this->cutting->units ?? [] as $made) {
+            if (ClassKinship::classKey($made->unit->first) === $key) {
+                return $made;
+            }
+        }
+        // A mirror twin is listed with the other hand.
+        foreach ($this->cutting->units ?? [] as $made) {
+            if ($made->unit->mirrored > 0 && ClassKinship::handKey($made->unit->first, false) === $hand) {
+                return $made;
+            }
+        }
+
+        return null;
+    }
+
+    /** How deep units lie within a unit. */
+    private static function level(PlacedUnit $unit): int
+    {
+        $inner = array_map(static fn (Patch|PlacedUnit $part): int => $part instanceof Patch ? 0 : self::level($part) + 1, $unit->parts);
+
+        return max(0, ...$inner);
+    }
+}

@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Guide\Internal;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Strand;
+use KeenSeam\Core\Guide\Chain;
+use KeenSeam\Core\Guide\SeamWords;
+use KeenSeam\Core\Guide\Step;
+use KeenSeam\Core\Guide\StepKind;
+use KeenSeam\Core\Guide\Words;
+use KeenSeam\Core\Matching\Amount;
+use KeenSeam\Core\Matching\Remedy;
+use KeenSeam\Core\Pressing\PressingPlan;
+
+/**
+ * Sewing units to rows, rows to larger parts, and those to the block.
+ *
+ * @internal
+ */
+final readonly class StripSteps
+{
+    private Construction $construction;
+
+    private SeamWords $words;
+
+    public function __construct(
+        private PressingPlan $plan,
+        private int $blocks,
+        private Chain $chain,
+    ) {
+        $this->construction = $plan->construction;
+        $this->words = new SeamWords($plan);
+    }
+
+    /**
+     * Rows, then what is made of rows, then the block itself.
+     *
+     * @return list<Step>
+     */
+    public function all(): array
+    {
+        $open = array_filter($this->construction->strands, static fn (Strand $strand): bool => $strand->depth > 0);
+        $steps = [];
+        while ($open !== []) {
+            $waiting = array_merge(...array_map(static fn (Strand $strand): array => $strand->joins, $open));
+            $ready = array_values(array_filter($open, static fn (Strand $strand): bool => array_intersect(self::joinsUnder($strand), $waiting) === []));
+            $steps = [...$steps, ...$this->wave($ready)];
+            $open = array_filter($open, static fn (Strand $strand): bool => ! in_array($strand, $ready, true));
+        }
+        foreach ($this->construction->strands as $strand) {
+            if ($strand->depth === 0) {
+                $steps = [...$steps, ...$this->lastJoins($strand)];
+            }
+        }
+
+        return $steps;
+    }
+
+    /** @return list<int> ids of the joins that made its parts */
+    private static function joinsUnder(Strand $strand): array
+    {
+        $ids = [];
+        $look = static function (mixed $part) use (&$look, &$ids): void {
+            if ($part instanceof Join) {
+                $ids[] = $part->id;
+                array_map($look, $part->children());
+            }
+        };
+        array_map($look, $strand->parts);
+
+        return $ids;
+    }
+
+    /**
+     * @param list<Strand> $strands that can be sewn side by side
+     *
+     * @return list<Step>
+     */
+    private function wave(array $strands): array
+    {
+        $sewn = $this->chain === Chain::Webbed && count($strands) > 1 ? $this->webbed($strands) : array_map($this->sewnStrand(...), $strands);
+        [$checked, $pressed, $measured] = [[], [], []];
+        foreach ($strands as $strand) {
+            $joins = $this->joinsOf($strand);
+            $title = $this->titleOf($strand);
+            $points = array_sum(array_map(static fn (Join $join): int => count($join->matchPoints()), $joins));
+            $patches = PatchIds::ofJoins($joins);
+            $last = max($strand->joins);
+            if ($points > 0) {
+                $checked[] = new Step(StepKind::Check, [], $patches, [$last], $title, $this->checkWords($points), $this->blocks);
+            }
+            $pressed[] = new Step(StepKind::Press, $strand->joins, $patches, [$last], $title, $this->words->pressWords($joins, 'its first unit', 'its last unit'), count($joins) * $this->blocks);
+            $measured[] = $this->measured($last, $title);
+        }
+
+        return [...$sewn, ...$checked, ...$pressed, ...$measured];
+    }
+
+    private function sewnStrand(Strand $strand): Step
+    {
+        $joins = $this->joinsOf($strand);
+        $title = $this->titleOf($strand);
+
+        return new Step(
+            StepKind::Join,
+            $strand->joins,
+            PatchIds::ofJoins($joins),
+            [max($strand->joins)],
+            $title,
+            sprintf('Sew %s: flip each unit onto the one before it, right sides together, and sew %s between them, %s%s.', lcfirst($title), $this->edgeWords($joins), Words::counted(count($joins), 'seam', 'seams'), $this->inAllBlocks(count($joins) > 1)),
+            count($joins) * $this->blocks,
+        );
+    }
+
+    /**
+     * @param list<Strand> $strands
+     *
+     * @return list<Step>
+     */
+    private function webbed(array $strands): array
+    {
+        $steps = [];
+        $longest = max(0, ...array_map(static fn (Strand $strand): int => count($strand->joins), $strands));
+        $names = $this->construction->order->stripName($strands[0]->depth).'s';
+        for ($i = 0; $i < $longest; ++$i) {
+            $joins = [];
+            foreach ($strands as $strand) {
+                if (isset($strand->joins[$i])) {
+                    $joins[] = $this->construction->joins[$strand->joins[$i]];
+                }
+            }
+            $ids = array_map(static fn (Join $join): int => $join->id, $joins);
+            $steps[] = new Step(
+                StepKind::Join,
+                $ids,
+                PatchIds::ofJoins($joins),
+                $ids,
+                ucfirst($names),
+                sprintf('Sew unit %d onto %s in all %s, one after the other; %s.', $i + 2, $i === 0 ? 'the first' : 'what is sewn', $names, $i + 1 < $longest ? 'leave the threads between them uncut' : 'the threads between them keep the '.$names.' in order'),
+                count($joins) * $this->blocks,
+            );
+        }
+
+        return $steps;
+    }
+
+    /** @return list<Step> */
+    private function lastJoins(Strand $strand): array
+    {
+        $name = $this->construction->order->stripName(1);
+        $steps = [];
+        foreach ($this->joinsOf($strand) as $i => $join) {
+            $sewn = $name.($i > 0 ? 's ' : ' ').Words::span(1, $i + 1);
+            $next = $name.' '.($i + 2);
+            $title = ucfirst($name).'s '.Words::span(1, $i + 2);
+            $points = count($join->matchPoints());
+            $common = [$join->patchIds(), [$join->id], $title];
+            $steps[] = new Step(StepKind::Join, [$join->id], ...$common, text: sprintf(
+                'Flip %s onto %s, right sides together, and sew%s%s.',
+                $next,
+                $sewn,
+                $points === 0 ? '' : sprintf(', matching %s', Words::counted($points, 'crossing', 'crossings')),
+                $this->inAllBlocks(false),
+            ), times: $this->blocks);
+            if ($points > 0) {
+                $steps[] = new Step(StepKind::Check, [], ...$common, text: $this->checkWords($points), times: $this->blocks);
+            }
+            $steps[] = new Step(StepKind::Press, [$join->id], ...$common, text: $this->words->pressWords([$join], $sewn, $next), times: $this->blocks);
+            if ($join !== $this->construction->root) {
+                $steps[] = $this->measured($join->id, $title);
+            }
+        }
+
+        return $steps;
+    }
+
+    /** How several blocks are chained. */
+    private function inAllBlocks(bool $hasSeveralSeams): string
+    {
+        $blocks = $this->blocks;
+
+        return $blocks === 1 ? '' : sprintf(' in each of the %d blocks: %s', $blocks, $hasSeveralSeams ? 'the first of every block in one chain, then the next' : 'all of them in one chain');
+    }
+
+    private function checkWords(int $points): string
+    {
+        return sprintf('Open it and look at the face. %s well enough to leave, or do you unpick a few stitches?', $points === 1 ? 'Does the crossing meet' : sprintf('Do all %d crossings meet', $points));
+    }
+
+    private function measured(int $join, string $title): Step
+    {
+        $made = $this->construction->joins[$join];
+        $size = array_map(Amount::text(...), Remedy::rawSize($this->plan, $join));
+
+        return new Step(
+            StepKind::Measure,
+            [],
+            $made->patchIds(),
+            [$join],
+            $title,
+            sprintf('Measure %s: %s x %s %s from raw edge to raw edge.', lcfirst($title), $size[0], $size[1], $this->construction->face->block->unit->value),
+            $this->blocks,
+            sets: [$made->patchIds()],
+            size: $size,
+        );
+    }
+
+    /** @param list<Join> $joins */
+    private function edgeWords(array $joins): string
+    {
+        $isUpright = static fn (Join $join): bool => $join->seam->from->x === $join->seam->to->x;
+        $isLevel = static fn (Join $join): bool => $join->seam->from->y === $join->seam->to->y;
+
+        return match (true) {
+            array_filter($joins, $isUpright) === $joins => 'the upright edge',
+            array_filter($joins, $isLevel) === $joins => 'the level edge',
+            default => 'the edge',
+        };
+    }
+
+    private function titleOf(Strand $strand): string
+    {
+        return ucfirst($this->construction->order->stripName($strand->depth)).' '.$strand->number;
+    }
+
+    /** @return non-empty-list<Join> */
+    private function joinsOf(Strand $strand): array
+    {
+        return array_map(fn (int $id): Join => $this->construction->joins[$id], $strand->joins);
+    }
+}

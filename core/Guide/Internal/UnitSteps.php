@@ -1,0 +1,257 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Guide\Internal;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Guide\SeamWords;
+use KeenSeam\Core\Guide\Step;
+use KeenSeam\Core\Guide\StepKind;
+use KeenSeam\Core\Guide\Words;
+use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Pressing\PressingPlan;
+
+/**
+ * Making the units of a block: one of a kind first, measured, then the rest; all that is done at one place together.
+ *
+ * @internal
+ */
+final readonly class UnitSteps
+{
+    private Construction $construction;
+
+    private SeamWords $words;
+
+    private UnitNames $names;
+
+    private Ears $ears;
+
+    /** @param CuttingPlan|null $cutting null where nothing is known of how units are made */
+    public function __construct(
+        PressingPlan $plan,
+        private ?CuttingPlan $cutting,
+        private int $blocks,
+    ) {
+        $this->construction = $plan->construction;
+        $this->words = new SeamWords($plan);
+        $this->names = new UnitNames($this->construction);
+        $this->ears = new Ears($plan);
+    }
+
+    /** @return list<Step> */
+    public function all(): array
+    {
+        $levels = [];
+        foreach ((new Piles($this->construction, $this->cutting, $this->blocks))->all() as $pile) {
+            $levels[$pile->level][] = $pile;
+        }
+        ksort($levels);
+        $steps = [];
+        foreach ($levels as $piles) {
+            $tried = array_filter($piles, static fn (Pile $pile): bool => $pile->hasTrial());
+            $steps = [...$steps, ...$this->rounds($piles, true), ...array_map($this->trialMeasured(...), array_values($tried)), ...$this->rounds($piles, false)];
+            foreach ($piles as $pile) {
+                foreach ($pile->classes as $class) {
+                    $steps[] = $this->squaredUp($class);
+                }
+            }
+        }
+
+        return $steps;
+    }
+
+    /**
+     * Everything sewn and pressed, round by round: all piles at the machine, then all at the iron.
+     *
+     * @param list<Pile> $piles
+     *
+     * @return list<Step>
+     */
+    private function rounds(array $piles, bool $isFirst): array
+    {
+        $deepest = max(0, ...array_map(static fn (Pile $pile): int => count($pile->rounds), $piles));
+        $steps = [];
+        for ($round = 0; $round < $deepest; ++$round) {
+            $trips = ['mark' => [], 'join' => [], 'cut-apart' => [], 'press' => []];
+            foreach ($piles as $pile) {
+                if ($pile->joins($round, $isFirst) !== []) {
+                    foreach ($this->roundSteps($pile, $round, $isFirst) as $step) {
+                        $trips[$step->do->value][] = $step;
+                    }
+                }
+            }
+            $steps = [...$steps, ...array_merge(...array_values($trips))];
+        }
+
+        return $steps;
+    }
+
+    /** @return list<Step> */
+    private function roundSteps(Pile $pile, int $round, bool $isFirst): array
+    {
+        $joins = $pile->joins($round, $isFirst);
+        $times = $pile->times($joins, $isFirst);
+        $ids = array_map(static fn (Join $join): int => $join->id, $joins);
+        $patches = PatchIds::ofJoins($joins);
+        $class = $pile->classes[0];
+        [$one, $several] = [$this->names->ofPile($pile, false), $this->names->ofPile($pile, true)];
+        $title = ucfirst($pile->size() === 1 ? $one : $several);
+        $label = $pile->classes[0]->label();
+        $shown = $this->oneOfEachClass($joins);
+        $made = array_map(static fn (Join $join): int => $join->id, $shown);
+        $sewn = self::alike(array_map($this->words->sewnWords(...), $shown));
+        $steps = [];
+        $marking = $pile->way?->marking() ?? [];
+        if ($marking !== [] && $round === $pile->way->markedBefore(count($pile->rounds))) {
+            $steps[] = new Step(StepKind::Mark, [], $patches, [], $title, implode(' ', $marking), $times, $label);
+        }
+        $start = match (true) {
+            $round > 0 => 'Go on with the '.($pile->size() === 1 ? $one : $several),
+            $isFirst && $pile->hasTrial() => sprintf('Start the %s with %s, to be measured before the rest', $several, $pile->isBatch() ? 'one batch' : 'one'),
+            $isFirst => sprintf('Start %s', Words::counted($pile->size() * $this->blocks, $one, $several)),
+            default => 'Now the rest of the '.$several,
+        };
+        $how = $times === 1 ? 'once' : sprintf('%d times, as a chain that starts on a scrap', $times);
+        $steps[] = new Step(
+            StepKind::Join,
+            $ids,
+            $patches,
+            $made,
+            $title,
+            sprintf('%s: %ssew %s, %s.%s%s', $start, $pile->isBatch() && $round === 0 ? $pile->way?->words.'; ' : '', $sewn, $how, $round === 0 ? $this->stackWords($pile) : '', $pile->isCutToShape() ? $this->ears->overhangWords($shown) : ''),
+            $times,
+            $label,
+        );
+        if ($pile->isBatch() || $times > 1) {
+            $steps[] = new Step(StepKind::CutApart, [], $patches, $made, $title, $pile->isBatch() ? 'Cut the sewn pieces apart, between the seams.' : 'Cut the chain apart.', $pile->isBatch() ? $times : 1, $label);
+        }
+        $press = $this->pilePressWords($pile, $shown);
+        // A batch is cut into its units before they are pressed.
+        $pressed = $pile->isBatch() && count($pile->rounds) === 1 && $pile->way !== null ? $times * ($pile->way->own + $pile->way->other) : $times;
+        $isFlipped = $pile->way?->key === 'flipped';
+        $secondPile = implode('', array_map(fn (UnitClass $class): string => $this->words->secondPileWords($class, $joins), $pile->classes));
+        $steps[] = new Step(
+            StepKind::Press,
+            $ids,
+            $patches,
+            $made,
+            $title,
+            sprintf('%sSet the seam flat, open, and press %s.%s%s', $isFlipped ? 'Open and look before you cut off the waste. ' : '', $press, $secondPile, $this->ears->words($pile, $round)),
+            $pressed,
+            $label,
+        );
+
+        return $steps;
+    }
+
+    /**
+     * "toward Ink"; where the two hands of a pile are pressed unlike, each with its label.
+     *
+     * @param non-empty-list<Join> $shown
+     */
+    private function pilePressWords(Pile $pile, array $shown): string
+    {
+        $words = [];
+        foreach ($pile->classes as $class) {
+            $joins = array_filter($shown, static fn (Join $join): bool => $join->tie?->unitClass === $class->index);
+            if ($joins !== []) {
+                $words[$class->label()] = self::alike(array_values(array_map($this->words->unitPressWords(...), $joins)));
+            }
+        }
+
+        return count(array_unique($words)) === 1
+            ? array_values($words)[0]
+            : Words::listed(array_map(static fn (string $label, string $press): string => sprintf('%s (%s)', $press, $label), array_keys($words), $words));
+    }
+
+    /** Which stacks of cut pieces the units of a pile are made from. */
+    private function stackWords(Pile $pile): string
+    {
+        $labels = array_map(static fn (UnitClass $class): string => $class->label(), $pile->classes);
+        $letters = [];
+        foreach ($this->cutting->cuts ?? [] as $cut) {
+            if (array_intersect($cut->for, $labels) !== []) {
+                $letters[] = $cut->letter;
+            }
+        }
+
+        return match (count($letters)) {
+            0 => '',
+            1 => sprintf(' Take stack %s.', $letters[0]),
+            default => sprintf(' Take stacks %s.', Words::listed($letters)),
+        };
+    }
+
+    /**
+     * Said once where all are alike: the step says how many times.
+     *
+     * @param list<string> $items
+     */
+    private static function alike(array $items): string
+    {
+        return count(array_unique($items)) === 1 ? $items[0] : Words::tallied($items);
+    }
+
+    /**
+     * One unit of each class shows what is done to all.
+     *
+     * @param list<Join> $joins
+     *
+     * @return non-empty-list<Join>
+     */
+    private function oneOfEachClass(array $joins): array
+    {
+        $member = [];
+        foreach ($joins as $join) {
+            $class = $join->tie->unitClass ?? -1;
+            $member[$class] = min($member[$class] ?? PHP_INT_MAX, $join->tie->member ?? 0);
+        }
+        $shown = array_values(array_filter($joins, static fn (Join $join): bool => $join->tie !== null && $member[$join->tie->unitClass] === $join->tie->member));
+
+        return $shown === [] ? throw new \LogicException('A round without joins is no round.') : $shown;
+    }
+
+    private function trialMeasured(Pile $pile): Step
+    {
+        $class = $pile->classes[0];
+        $sets = array_map(PatchIds::ofUnit(...), array_slice($class->members, 0, $pile->first[$class->index]));
+        $size = $this->names->rawSize($class->members[0]);
+
+        return new Step(
+            StepKind::Measure,
+            [],
+            array_merge(...$sets),
+            [],
+            ucfirst($this->names->of($class, false)),
+            sprintf('Measure the first %s before you sew the others: at least %s x %s %s.', $this->names->of($class, false), $size[0], $size[1], $this->construction->face->block->unit->value),
+            1,
+            $class->label(),
+            $sets,
+            $size,
+        );
+    }
+
+    private function squaredUp(UnitClass $class): Step
+    {
+        $sets = array_map(PatchIds::ofUnit(...), $class->members);
+        $size = $this->names->rawSize($class->members[0]);
+        [$one, $several] = [$this->names->of($class, false), $this->names->of($class, true)];
+        $count = count($class->members) * $this->blocks;
+
+        return new Step(
+            StepKind::SquareUp,
+            [],
+            array_merge(...$sets),
+            [],
+            ucfirst($count === 1 ? $one : $several),
+            sprintf('Square up %s to %s x %s %s and take the dog ears off.', Words::counted($count, $one, $several), $size[0], $size[1], $this->construction->face->block->unit->value),
+            $count,
+            $class->label(),
+            $sets,
+            $size,
+        );
+    }
+}
