@@ -13,5 +13,6 @@ export default defineConfig({
     manifest: 'manifest.json',
     rollupOptions: { input: 'resources/js/main.ts' },
   },
-  test: { include: ['tests/Frontend/**/*.test.ts'] },
+  // Element Plus brings style sheets, which Node does not read by itself.
+  test: { include: ['tests/Frontend/**/*.test.ts'], server: { deps: { inline: ['element-plus'] } } },
 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { JoinShown, UnpickCause, UnpickCost } from '@/api/types'
 import { counted } from '@/drawing/words'
@@ -45,10 +45,20 @@ watch(join, async (now) => {
   if (join.value === now) cost.value = answer
 })
 
+/** A key may be pressed before the server has told what the keys before it sewed: the last seam is offered once it is known. */
+const hasChosen = ref(false)
+watch(
+  () => choices.value[0]?.id ?? null,
+  (last) => {
+    if (!hasChosen.value) join.value = last
+  },
+)
+
 function open() {
-  join.value = null
+  hasChosen.value = false
   inBlocks.value = 1
-  if (choices.value[0]) join.value = choices.value[0].id
+  join.value = null
+  void nextTick(() => (join.value = choices.value[0]?.id ?? null))
   dialog.value?.showModal()
 }
 
@@ -65,7 +75,7 @@ defineExpose({ open })
     <form @submit.prevent="unpick">
       <h2>Unpick a seam</h2>
       <label>Which
-        <select v-model="join">
+        <select v-model="join" @change="hasChosen = true">
           <option v-for="one in choices" :key="one.id" :value="one.id">{{ one.title }}{{ one.place ? ` at ${one.place}` : '' }}</option>
         </select>
       </label>
