@@ -52,12 +52,4 @@ final readonly class Pressing
     {
         return $this->directions[$join->id];
     }
-
-    public function withWholeJoin(int $join, PressDirection $direction): self
-    {
-        $directions = $this->directions;
-        $directions[$join] = array_fill(0, count($directions[$join]), $direction);
-
-        return new self($directions);
-    }
 }
