@@ -17,6 +17,7 @@ use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Pressing\Back;
+use KeenSeam\Core\Pressing\PressDirection;
 
 /** The work at the machine: all steps with what is done of them, and one step as it lies in the hand. */
 final class WorkDocument
@@ -44,10 +45,19 @@ final class WorkDocument
                 'isDone' => $progress->isDone($step),
             ], $work->steps),
             'sewn' => $progress->sewn,
+            'plan' => self::planKey($work),
             'blocks' => $work->blocks,
             'chain' => $block->chain->value,
             'pausedAt' => $block->paused_at,
         ];
+    }
+
+    /** Another one where any seam is pressed otherwise: then pictures that were fetched before are no longer true. */
+    private static function planKey(Work $work): string
+    {
+        $presses = array_map(static fn (array $directions): string => implode(' ', array_map(static fn (PressDirection $direction): string => $direction->value, $directions)), $work->plan->pressing->directions);
+
+        return substr(md5(implode(',', $presses)), 0, 12);
     }
 
     /** @return array<string, mixed> what is needed to draw one step */

@@ -77,7 +77,7 @@ final readonly class WorkTable
      *
      * @param list<array<array-key, mixed>> $events
      *
-     * @return list<array{id: string, message: string, isRefused: bool}> what there is to say to some of them
+     * @return list<array{id: string, of: string, message: string, isRefused: bool}> what there is to say to some of them, and of which part
      */
     public function tell(ShelfBlock $block, array $events): array
     {
@@ -97,10 +97,10 @@ final readonly class WorkTable
                 try {
                     [$work, $data, $message] = self::done($block, $work, $fields, $at);
                     if ($message !== '') {
-                        $said[] = ['id' => $uuid, 'message' => $message, 'isRefused' => false];
+                        $said[] = ['id' => $uuid, 'of' => $data['title'] ?? '', 'message' => $message, 'isRefused' => false];
                     }
                 } catch (KeenSeamProblem $problem) {
-                    $said[] = ['id' => $uuid, 'message' => $problem->getMessage(), 'isRefused' => true];
+                    $said[] = ['id' => $uuid, 'of' => '', 'message' => $problem->getMessage(), 'isRefused' => true];
 
                     continue;
                 }

@@ -58,7 +58,7 @@ final readonly class MeasureVerdict
             $made === $plan->construction->root => $verdict->afterMeasuring($worst),
             $later === [] && $verdict === Verdict::Leave => $verdict->afterMeasuring($worst),
             $later === [] => sprintf('%s too %s, but so is what it is sewn to: leave it.', $amount($worst), $worst > 0 ? 'large' : 'small'),
-            $tolerance->verdict($later[0][1]) === Verdict::Ease => sprintf('Ease it in, or pin it: %s will be off by %s.', $where, $amount($later[0][1])),
+            $tolerance->verdict($later[0][1]) === Verdict::Ease => sprintf('Ease it in, or pin it; %s will be off by %s.', $where, $amount($later[0][1])),
             default => rtrim(sprintf(
                 '%s%s would be off by %s, more than can be eased. %s',
                 $verdict === Verdict::Leave ? '' : sprintf('%s too %s: ', $amount($worst), $worst > 0 ? 'large' : 'small'),

@@ -134,14 +134,15 @@ final readonly class WorkProgress
     }
 
     /**
-     * The seams of a step were pressed otherwise than planned: that is so now.
+     * The seams of a step that were still to be pressed lie otherwise than planned: that is so now.
      *
      * @param Pressing $plan as it was to be
      */
     public function pressedOtherwise(Step $step, Pressing $plan): self
     {
         $pressed = $this->pressed;
-        foreach ($step->joins as $join) {
+        $open = $this->open($step);
+        foreach ($open === [] ? $step->joins : $open as $join) {
             $pressed[$join] = array_map(static fn (PressDirection $direction): PressDirection => $direction === PressDirection::Open ? PressDirection::Left : $direction->swapped(), $pressed[$join] ?? $plan->directions[$join]);
         }
 

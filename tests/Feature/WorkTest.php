@@ -51,7 +51,7 @@ final class WorkTest extends TestCase
         $keys = array_column($this->steps(), 'key');
         $answer = $this->postJson('/api/blocks/3/work/events', ['events' => [self::event('done', 'join-gone', 'one-of-an-old-plan'), self::event('done', $keys[0], 'one-of-this-plan')]])->assertOk()->json();
 
-        self::assertSame([['id' => 'one-of-an-old-plan', 'message' => 'The plan has changed: that step is no longer in it. Go on from the step that is shown.', 'isRefused' => true]], $answer['said']);
+        self::assertSame([['id' => 'one-of-an-old-plan', 'of' => '', 'message' => 'The plan has changed: that step is no longer in it. Go on from the step that is shown.', 'isRefused' => true]], $answer['said']);
         self::assertTrue($answer['steps'][0]['isDone']);
         foreach ([[], ['events' => 'all'], ['events' => [3]], ['events' => [['do' => 'done']]]] as $wrong) {
             $this->postJson('/api/blocks/3/work/events', $wrong)->assertUnprocessable();
@@ -69,14 +69,14 @@ final class WorkTest extends TestCase
         self::assertStringContainsString('"40" is not likely', $slip['said'][0]['message']);
 
         $fine = $this->measured($measure['key'], $width, $height);
-        self::assertSame('Fine: square it up.', $fine['said'][0]['message']);
+        self::assertSame(['Half-square triangle', 'Fine: square it up.'], [$fine['said'][0]['of'], $fine['said'][0]['message']]);
         self::assertSame([[$width, $height]], array_values(ShelfBlock::query()->findOrFail(3)->measuredNow()));
 
         $rows = self::first(array_filter($fine['steps'], static fn (array $step): bool => str_starts_with($step['title'], 'Row ')), 'measure');
         $said = fn (string $width): string => $this->measured($rows['key'], $width, $rows['size'][1])['said'][0]['message'];
         self::assertSame('1/4 in too large: rows 1 and 2 would be off by 1/4 in, more than can be eased. Trim row 1; then everything can be eased.', $said('12 3/4'));
         self::assertSame('1/4 in too small: rows 1 and 2 would be off by 1/4 in, more than can be eased. Unpick row 1 and sew it narrower, or make it again; then everything can be eased.', $said('12 1/4'));
-        self::assertSame('Ease it in, or pin it: rows 1 and 2 will be off by 1/16 in.', $said('12 7/16'));
+        self::assertSame('Ease it in, or pin it; rows 1 and 2 will be off by 1/16 in.', $said('12 7/16'));
         foreach ($fine['steps'] as $step) {
             if ($step['do'] === 'measure' && preg_match('/^Row [234]$/', $step['title']) === 1) {
                 $this->measured($step['key'], '12 7/16', $step['size'][1]);

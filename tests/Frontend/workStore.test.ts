@@ -10,7 +10,7 @@ const keys = ['cut-a', 'join-b', 'press-c', 'measure-d']
 const stored = new Map<string, string>()
 
 const step = (key: string): WorkStep => ({ key, do: key.split('-')[0] as WorkStep['do'], place: 'table', title: key, text: key, caution: '', times: 1, due: 1, counted: 0, joins: [], open: [], patches: [], size: null, isDone: server.done.has(key) })
-const work = () => ({ steps: keys.map(step), sewn: [], blocks: 1, chain: 'row-by-row', pausedAt: null })
+const work = () => ({ steps: keys.map(step), sewn: [], plan: 'a', blocks: 1, chain: 'row-by-row', pausedAt: null })
 
 function answer(path: string, init?: RequestInit): Response {
   if (server.isAway) throw new TypeError('no answer')
@@ -19,7 +19,7 @@ function answer(path: string, init?: RequestInit): Response {
     for (const event of (JSON.parse(String(init?.body)) as { events: WorkEvent[] }).events) {
       if (server.seen.includes(event.id)) continue
       if (event.step === server.refuses) {
-        said.push({ id: event.id, message: 'Measure again.', isRefused: true })
+        said.push({ id: event.id, of: '', message: 'Measure again.', isRefused: true })
         continue
       }
       server.seen.push(event.id)

@@ -49,7 +49,7 @@ export const stepPicture = (block: number, key: string) => ask<StepPicture>('GET
 
 /** Events that were sent before are not done again, so whatever was not answered may be sent once more. */
 export const tellWork = (block: number, events: WorkEvent[]) =>
-  ask<WorkShown & { said: { id: string; message: string; isRefused: boolean }[] }>('POST', `/blocks/${block}/work/events`, { json: { events } })
+  ask<WorkShown & { said: { id: string; of: string; message: string; isRefused: boolean }[] }>('POST', `/blocks/${block}/work/events`, { json: { events } })
 
 export const chooseChain = (block: number, chain: Chain) => ask<WorkShown>('PUT', `/blocks/${block}/work/chain`, { json: { chain } })
 

@@ -139,6 +139,8 @@ export interface WorkStep {
 export interface WorkShown {
   steps: WorkStep[]
   sewn: number[]
+  /** Another text where any seam is pressed otherwise. */
+  plan: string
   /** How many are made of this block at once. */
   blocks: number
   chain: Chain

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { stepPicture } from '@/api/client'
-import type { StepPicture, UnpickCause, WorkStep } from '@/api/types'
+import type { StepPicture, WorkStep } from '@/api/types'
 import MachineSettings from '@/components/machine/MachineSettings.vue'
 import MeasureKeys from '@/components/machine/MeasureKeys.vue'
 import StepPictures from '@/components/machine/StepPictures.vue'
@@ -13,6 +13,7 @@ import { useKept } from '@/composables/useKept'
 import { useMachineKeys } from '@/composables/useMachineKeys'
 import { useReadAloud } from '@/composables/useReadAloud'
 import { useWakeLock } from '@/composables/useWakeLock'
+import FractionText from '@/drawing/FractionText.vue'
 import { usePressStore } from '@/stores/press'
 import { useWorkStore } from '@/stores/work'
 
@@ -82,14 +83,16 @@ useReadAloud(
   isReadAloud,
 )
 
-const changed = async (deed: unknown) => {
-  await deed
-  pictures.value = new Map()
-  await press.open(props.block)
-  await fetchPicture(step.value ?? undefined)
-}
-const otherwise = () => changed(work.otherwise())
-const unpick = (join: number, cause: UnpickCause, blocks: number) => changed(work.unpick(join, cause, blocks))
+/** Once any seam is to be pressed otherwise, what was drawn before is no longer true. */
+watch(
+  () => work.answered?.plan,
+  async (now, before) => {
+    if (now === undefined || before === undefined) return
+    pictures.value = new Map()
+    await press.open(props.block)
+    await fetchPicture(step.value ?? undefined)
+  },
+)
 
 const go = () => (work.isPaused ? work.resume() : isOneOfSeveral.value ? work.count() : work.done())
 
@@ -104,9 +107,9 @@ useMachineKeys({
   },
   deeds: {
     enter: () => (work.isPaused ? work.resume() : work.done()),
-    b: work.back,
-    o: otherwise,
-    u: () => unpicking.value?.open(),
+    b: () => work.isPaused || work.back(),
+    o: () => work.isPaused || work.otherwise(),
+    u: () => work.isPaused || unpicking.value?.open(),
     p: () => (work.isPaused ? work.resume() : work.pause()),
     l: () => (isLeftHanded.value = !isLeftHanded.value),
     r: () => (isReadAloud.value = !isReadAloud.value),
@@ -141,34 +144,34 @@ useMachineKeys({
       <ProblemNote v-if="work.problem ?? press.problem" :text="work.problem ?? press.problem ?? ''" @close="((work.problem = null), (press.problem = null))">
         <button type="button" class="again" @click="work.open(block)">Load it again</button>
       </ProblemNote>
-      <p v-if="work.said" class="said" role="status">{{ work.said }}</p>
+      <p v-if="work.said" class="said" role="status"><b>{{ work.saidOf }}</b> <FractionText :text="work.said" /></p>
       <section v-if="work.isPaused && step" class="paused" aria-live="polite" :data-step="work.at">
         <h1>Put down</h1>
-        <p class="text">{{ pausedWords }}Everything is kept. You stopped at step {{ work.at + 1 }}, {{ step.title }}<template v-if="work.timesLeft < step.times">, with {{ work.timesLeft }} of {{ step.times }} still to do</template>: {{ step.text }}</p>
+        <p class="text">{{ pausedWords }}Everything is kept. You stopped at step {{ work.at + 1 }}, {{ step.title }}<template v-if="work.timesLeft < step.times">, with {{ work.timesLeft }} of {{ step.times }} still to do</template>: <FractionText :text="step.text" /></p>
         <p class="soft">Switch the iron off, close the blade, count the pins in.</p>
       </section>
       <section v-else-if="step" class="step" aria-live="polite" :data-step="work.at" :data-do="step.do">
         <h1>{{ step.title }}<span v-if="step.times > 1" class="due" :data-left="work.timesLeft"><template v-if="work.timesLeft < step.times"><b>{{ work.timesLeft }}</b> of {{ step.times }} left</template><template v-else>{{ step.times }} times</template></span></h1>
-        <p class="text">{{ again }}{{ step.text }}</p>
+        <p class="text"><FractionText :text="again + step.text" /></p>
         <MeasureKeys v-if="step.do === 'measure' && step.size" :key="step.key" ref="measuring" :size="step.size" :units="shown.face.units" @measured="work.measured" />
       </section>
       <section v-else class="step">
         <h1>All sewn and pressed</h1>
-        <p class="text">Every step is done. {{ shown.face.unfinished.join(' x ') }} {{ shown.face.units }} from raw edge to raw edge.</p>
+        <p class="text">Every step is done. <FractionText :text="shown.face.unfinished.join(' x ')" /> {{ shown.face.units }} from raw edge to raw edge.</p>
       </section>
       <StepPictures v-if="!work.isPaused || !step" :press="shown" :step="step" :picture="picture" :is-left-handed="isLeftHanded" :is-second-look="isSecondLook" />
       <p v-if="!work.isPaused" class="caution">{{ step ? step.caution : 'Rotary cutter: close the blade when you put it down, and cut away from yourself.' }}</p>
       <footer>
         <button type="button" class="deed" :disabled="(work.at === 0 && !step?.counted) || work.isPaused" @click="work.back">Back <kbd>B</kbd></button>
         <button v-if="!work.isPaused" type="button" class="deed small" @click="unpicking?.open()">Unpick <kbd>U</kbd></button>
-        <button v-if="step?.do === 'press' && !work.isPaused" type="button" class="deed small" @click="otherwise">Lies the other way <kbd>O</kbd></button>
+        <button v-if="step?.do === 'press' && !work.isPaused" type="button" class="deed small" @click="work.otherwise">Lies the other way <kbd>O</kbd></button>
         <span class="between" />
         <button v-if="step" type="button" class="pedal" aria-label="Pedal" @click="go"><svg viewBox="0 0 64 44" aria-hidden="true"><path d="M4 36 L52 14 L60 20 L60 36 Z" fill="none" stroke="currentColor" stroke-width="3" stroke-linejoin="round" /><path d="M4 40 H60" stroke="currentColor" stroke-width="3" /></svg></button>
         <button v-if="step && isOneOfSeveral && !work.isPaused" type="button" class="deed small" @click="work.done">All {{ work.timesLeft }} <kbd>Enter</kbd></button>
         <button v-if="step" type="button" class="deed done" @click="go">{{ work.isPaused ? 'Go on' : deed }} <kbd>Space</kbd></button>
         <RouterLink v-else class="deed done" :to="{ name: 'shelf' }">To the shelf</RouterLink>
       </footer>
-      <UnpickDialog ref="unpicking" :block="block" :joins="shown.joins" :sewn="work.answered?.sewn ?? []" :blocks="work.answered?.blocks ?? 1" @unpick="unpick" />
+      <UnpickDialog ref="unpicking" :block="block" :joins="shown.joins" :sewn="work.answered?.sewn ?? []" :blocks="work.answered?.blocks ?? 1" @unpick="work.unpick" />
     </template>
     <template v-else>
       <ProblemNote v-if="work.problem ?? press.problem" :text="work.problem ?? press.problem ?? ''" @close="((work.problem = null), (press.problem = null))" />

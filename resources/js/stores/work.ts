@@ -17,6 +17,8 @@ export const useWorkStore = defineStore('work', () => {
   const queue = shallowRef<WorkEvent[]>([])
   const problem = ref<string | null>(null)
   const said = ref('')
+  /** The part it is said of. */
+  const saidOf = ref('')
   const isAway = ref(false)
   let isSending = false
   let later: ReturnType<typeof setTimeout> | undefined
@@ -101,7 +103,7 @@ export const useWorkStore = defineStore('work', () => {
       isAway.value = false
       for (const one of answer.said) {
         if (one.isRefused) problem.value = one.message
-        else said.value = one.message
+        else [saidOf.value, said.value] = [one.of, one.message]
       }
     } catch (error) {
       if (error instanceof api.ProblemError && error.code !== 'no-answer' && error.code !== '') {
@@ -124,7 +126,7 @@ export const useWorkStore = defineStore('work', () => {
 
   const timesLeft = computed(() => (step.value === null ? 0 : left(step.value)))
 
-  return { steps, at, step, timesLeft, problem, said, isAway, isSaved, isPaused, queue, open, done, count, back, otherwise, measured, unpick, pause, resume, sewAs, answered }
+  return { steps, at, step, timesLeft, problem, said, saidOf, isAway, isSaved, isPaused, queue, open, done, count, back, otherwise, measured, unpick, pause, resume, sewAs, answered }
 })
 
 const place = (block: number) => `keen-seam:work:${block}`

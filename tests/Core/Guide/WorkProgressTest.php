@@ -151,6 +151,18 @@ final class WorkProgressTest extends TestCase
         self::assertEquals($opened, $redone->without($rest, $opened->open($rest)));
     }
 
+    public function test_only_what_was_still_to_be_pressed_lies_otherwise(): void
+    {
+        [$plan, $steps] = self::work();
+        $press = self::severalTimes($steps);
+        $opened = self::done($plan, $steps, count($steps))->unpicked($plan->construction, $press->joins[0], $steps);
+        $sewn = array_values(array_filter($steps, static fn (Step $step): bool => $step->do === StepKind::Join && in_array($press->joins[0], $step->joins, true)))[0];
+        $otherwise = $opened->with($sewn, $plan->pressing)->pressedOtherwise($press, $plan->pressing);
+
+        self::assertNotEquals($plan->pressing->directions[$press->joins[0]], $otherwise->pressed[$press->joins[0]]);
+        self::assertEquals($plan->pressing->directions[$press->joins[1]], $otherwise->pressed[$press->joins[1]], 'the other unit was pressed before');
+    }
+
     public function test_whatever_is_unpicked_leaves_a_block_that_can_be_finished_and_keeps_what_else_is_pressed(): void
     {
         $random = new Randomizer(new Mt19937(7));
