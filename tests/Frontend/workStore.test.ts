@@ -5,16 +5,18 @@ import type { WorkEvent, WorkStep } from '@/api/types'
 import { useWorkStore } from '@/stores/work'
 
 /** A server of four steps that does each event once, and may be away or lose its answer. */
-const server = { done: new Set<string>(), seen: [] as string[], isAway: false, losesAnswer: false, refuses: '' }
+const server = { done: new Set<string>(), seen: [] as string[], isAway: false, losesAnswer: false, refuses: '', hasGone: false, pausedAt: null as number | null, chain: 'row-by-row' }
 const keys = ['cut-a', 'join-b', 'press-c', 'measure-d']
 const stored = new Map<string, string>()
 
 const step = (key: string): WorkStep => ({ key, do: key.split('-')[0] as WorkStep['do'], place: 'table', title: key, text: key, caution: '', times: 1, due: 1, counted: 0, joins: [], open: [], patches: [], size: null, isDone: server.done.has(key) })
-const work = () => ({ steps: keys.map(step), sewn: [], plan: 'a', blocks: 1, chain: 'row-by-row', pausedAt: null })
+const work = () => ({ steps: keys.map(step), sewn: [], plan: 'a', blocks: 1, chain: server.chain, pausedAt: server.pausedAt })
 
 function answer(path: string, init?: RequestInit): Response {
   if (server.isAway) throw new TypeError('no answer')
   const said: unknown[] = []
+  if (server.hasGone) return new Response(JSON.stringify({ code: 'not-there', message: 'That block is not on the shelf.' }), { status: 404 })
+  if (path.endsWith('/chain')) server.chain = (JSON.parse(String(init?.body)) as { chain: string }).chain
   if (path.endsWith('/events')) {
     for (const event of (JSON.parse(String(init?.body)) as { events: WorkEvent[] }).events) {
       if (server.seen.includes(event.id)) continue
@@ -23,6 +25,9 @@ function answer(path: string, init?: RequestInit): Response {
         continue
       }
       server.seen.push(event.id)
+      server.pausedAt = event.do === 'paused' ? event.at : null
+      if (event.do === 'measured') said.push({ id: event.id, of: 'Row 1', message: 'Fine: leave it.', isRefused: false })
+      if (event.step === undefined) continue
       if (event.do === 'back') server.done.delete(event.step ?? '')
       else server.done.add(event.step ?? '')
     }
@@ -37,7 +42,7 @@ function answer(path: string, init?: RequestInit): Response {
 beforeEach(() => {
   setActivePinia(createPinia())
   vi.useFakeTimers()
-  Object.assign(server, { done: new Set(), seen: [], isAway: false, losesAnswer: false, refuses: '' })
+  Object.assign(server, { done: new Set(), seen: [], isAway: false, losesAnswer: false, refuses: '', hasGone: false, pausedAt: null, chain: 'row-by-row' })
   stored.clear()
   vi.stubGlobal('localStorage', { getItem: (name: string) => stored.get(name) ?? null, setItem: (name: string, value: string) => void stored.set(name, value) })
   vi.stubGlobal('fetch', (path: string, init?: RequestInit) => Promise.resolve().then(() => answer(path, init)))
@@ -96,5 +101,64 @@ describe('the work at the machine', () => {
     expect([store.problem, store.at, store.isSaved]).toEqual(['Measure again.', 3, true])
     await store.otherwise()
     expect(store.at).toBe(3)
+  })
+
+  it('says of which part a size was judged, until the next key', async () => {
+    const store = useWorkStore()
+    server.done = new Set(keys.slice(0, 3))
+    await store.open(3)
+    await store.measured('12 1/2', '2 1/2')
+    expect([store.saidOf, store.said]).toEqual(['Row 1', 'Fine: leave it.'])
+    await store.back()
+    expect(store.said).toBe('')
+  })
+
+  it('is put down and taken up again, over a reload and without a server', async () => {
+    const store = useWorkStore()
+    await store.open(3)
+    server.isAway = true
+    await store.pause()
+    expect([store.isPaused, store.isSaved]).toEqual([true, false])
+    setActivePinia(createPinia())
+    server.isAway = false
+    const again = useWorkStore()
+    await again.open(3)
+    expect([again.isPaused, again.isSaved]).toEqual([true, true])
+    await again.resume()
+    expect([again.isPaused, server.pausedAt]).toEqual([false, null])
+  })
+
+  it('keeps what a server refuses as a whole, tells why and does not ask on', async () => {
+    const store = useWorkStore()
+    await store.open(3)
+    server.hasGone = true
+    await store.done()
+    expect([store.problem, store.queue.length]).toEqual(['That block is not on the shelf.', 1])
+    expect(vi.getTimerCount()).toBe(0)
+    server.hasGone = false
+    await store.open(3)
+    expect([store.problem, store.at, store.isSaved]).toEqual([null, 1, true])
+  })
+
+  it('keeps the keys of each block apart', async () => {
+    const store = useWorkStore()
+    await store.open(3)
+    server.isAway = true
+    await store.done()
+    server.isAway = false
+    await store.open(4)
+    expect([store.queue.length, store.isSaved]).toEqual([0, true])
+    await store.open(3)
+    expect([store.at, store.isSaved]).toEqual([1, true])
+  })
+
+  it('asks for the steps of the other chain', async () => {
+    const store = useWorkStore()
+    await store.open(3)
+    await store.sewAs('webbed')
+    expect(store.answered?.chain).toBe('webbed')
+    server.isAway = true
+    await store.sewAs('row-by-row')
+    expect(store.problem).toContain('does not answer')
   })
 })

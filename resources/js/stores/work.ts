@@ -106,11 +106,10 @@ export const useWorkStore = defineStore('work', () => {
         else [saidOf.value, said.value] = [one.of, one.message]
       }
     } catch (error) {
-      if (error instanceof api.ProblemError && error.code !== 'no-answer' && error.code !== '') {
-        problem.value = error.message
-      }
       isAway.value = true
-      later = setTimeout(() => void send(), PAUSE)
+      // What the server has read and refused as a whole is kept until the quilter loads it again; asking on would not help.
+      if (error instanceof api.ProblemError && error.code !== 'no-answer' && error.code !== '') problem.value = error.message
+      else later = setTimeout(() => void send(), PAUSE)
       return
     } finally {
       isSending = false
