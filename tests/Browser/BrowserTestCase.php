@@ -28,6 +28,8 @@ abstract class BrowserTestCase extends TestCase
 
     private static int $driverPort;
 
+    private static ?string $plans = null;
+
     private Process $server;
 
     /** @var array<string, string> of the server */
@@ -55,7 +57,7 @@ abstract class BrowserTestCase extends TestCase
         touch($this->folder.'/shelf.sqlite');
         $port = self::freePort();
         $this->address = "http://127.0.0.1:$port";
-        $environment = ['PORT' => (string) $port, 'DB_DATABASE' => $this->folder.'/shelf.sqlite', 'APP_ENV' => 'production', 'CACHE_STORE' => 'array'];
+        $environment = ['PORT' => (string) $port, 'DB_DATABASE' => $this->folder.'/shelf.sqlite', 'APP_ENV' => 'production', 'CACHE_STORE' => 'file', 'CACHE_PATH' => self::plans()];
         (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed'], self::root(), $environment))->mustRun();
         $this->environment = $environment;
         $this->startServer();
@@ -137,6 +139,17 @@ abstract class BrowserTestCase extends TestCase
     protected function press(string $key): void
     {
         $this->browser->switchTo()->activeElement()->sendKeys($key);
+    }
+
+    /** Plans of the demo are worked out once for all tests of a run, as they are once for a shelf. */
+    private static function plans(): string
+    {
+        if (self::$plans === null) {
+            self::$plans = sys_get_temp_dir().'/keenseam-plans-'.bin2hex(random_bytes(6));
+            register_shutdown_function(static fn () => (new Process(['rm', '-rf', (string) self::$plans]))->run());
+        }
+
+        return self::$plans;
     }
 
     protected static function root(): string

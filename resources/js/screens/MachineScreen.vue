@@ -171,7 +171,7 @@ useMachineKeys({
         <button v-if="step" type="button" class="deed done" @click="go">{{ work.isPaused ? 'Go on' : deed }} <kbd>Space</kbd></button>
         <RouterLink v-else class="deed done" :to="{ name: 'shelf' }">To the shelf</RouterLink>
       </footer>
-      <UnpickDialog ref="unpicking" :block="block" :joins="shown.joins" :sewn="work.answered?.sewn ?? []" :blocks="work.answered?.blocks ?? 1" @unpick="work.unpick" />
+      <UnpickDialog ref="unpicking" :block="block" :joins="shown.joins" :sewn="work.answered?.sewn ?? []" :blocks="work.answered?.blocks ?? 1" :is-saved="work.isSaved" @unpick="work.unpick" />
     </template>
     <template v-else>
       <ProblemNote v-if="work.problem ?? press.problem" :text="work.problem ?? press.problem ?? ''" @close="((work.problem = null), (press.problem = null))" />

@@ -6,7 +6,7 @@ import type { JoinShown, UnpickCause, UnpickCost } from '@/api/types'
 import { counted } from '@/drawing/words'
 
 /** Goes back over a seam: which, why, and what it costs before anything is decided. */
-const props = defineProps<{ block: number; joins: JoinShown[]; sewn: number[]; blocks: number }>()
+const props = defineProps<{ block: number; joins: JoinShown[]; sewn: number[]; blocks: number; /** Whether the server knows every key. */ isSaved: boolean }>()
 const emit = defineEmits<{ unpick: [join: number, cause: UnpickCause, blocks: number] }>()
 
 const causes: [UnpickCause, string][] = [
@@ -47,18 +47,16 @@ watch(join, async (now) => {
 
 /** A key may be pressed before the server has told what the keys before it sewed: the last seam is offered once it is known. */
 const hasChosen = ref(false)
-watch(
-  () => choices.value[0]?.id ?? null,
-  (last) => {
-    if (!hasChosen.value) join.value = last
-  },
-)
+const last = computed(() => (props.isSaved ? (choices.value[0]?.id ?? null) : null))
+watch(last, (now) => {
+  if (!hasChosen.value) join.value = now
+})
 
 function open() {
   hasChosen.value = false
   inBlocks.value = 1
   join.value = null
-  void nextTick(() => (join.value = choices.value[0]?.id ?? null))
+  void nextTick(() => (join.value = last.value))
   dialog.value?.showModal()
 }
 
@@ -86,7 +84,8 @@ defineExpose({ open })
         <legend>Why</legend>
         <label v-for="[key, words] in causes" :key="key"><input v-model="cause" type="radio" name="cause" :value="key" /> {{ words }}</label>
       </fieldset>
-      <p v-if="choices.length === 0">Nothing is sewn yet.</p>
+      <p v-if="!isSaved && join === null" class="cost" role="status">The last keys are being saved.</p>
+      <p v-else-if="choices.length === 0">Nothing is sewn yet.</p>
       <p v-else-if="problem" class="warn" role="alert">{{ problem }}</p>
       <p v-else class="cost" role="status">
         <template v-if="cost">Opens {{ counted(cost.seams.length * times, 'seam') }} and sews {{ cost.seams.length * times === 1 ? 'it' : 'them' }} again: {{ cost.seams.join('; ') }}{{ times > 1 ? `, in ${times} blocks` : '' }}. {{ unitWords }} About {{ counted(Math.ceil(cost.minutes * times), 'minute') }}, {{ cost.isOwnPace ? 'at your own pace' : 'until your own pace is known' }}.</template>

@@ -1,0 +1,64 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { ShelfBlock } from '@/api/types'
+import { useShelfStore } from '@/stores/shelf'
+
+const block = (id: number, name: string): ShelfBlock => ({ id, name }) as ShelfBlock
+const server = { blocks: [] as ShelfBlock[], off: [] as ShelfBlock[] }
+
+function serve(path: string, init: RequestInit = {}): Promise<Response> {
+  const answer = (body: unknown, status = 200) => Promise.resolve(new Response(status === 204 ? null : JSON.stringify(body), { status }))
+  const id = Number(/blocks\/(\d+)/.exec(path)?.[1])
+  if (init.method === 'POST' && path.endsWith('/blocks')) {
+    const text = String(init.body)
+    if (!text.startsWith('{')) return answer({ message: 'The file is not JSON. Choose a block file.', code: 'not-json', where: '' }, 422)
+    const made = block(9, (JSON.parse(text) as { name: string }).name)
+    server.blocks = [...server.blocks, made]
+    return answer(made, 201)
+  }
+  if (init.method === 'DELETE') {
+    server.off = server.blocks.filter((one) => one.id === id)
+    server.blocks = server.blocks.filter((one) => one.id !== id)
+    return answer(null, 204)
+  }
+  if (path.endsWith('/restore')) {
+    server.blocks = [...server.blocks, ...server.off]
+    return answer(server.off[0])
+  }
+  return answer({ blocks: server.blocks })
+}
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  Object.assign(server, { blocks: [block(1, 'Lamp Room'), block(2, 'Slack Water')], off: [] })
+  vi.stubGlobal('fetch', serve)
+})
+
+describe('the shelf', () => {
+  it('is loaded once it was told what stands there', async () => {
+    const shelf = useShelfStore()
+    expect(shelf.isLoaded).toBe(false)
+    await shelf.load()
+    expect([shelf.isLoaded, shelf.blocks.map((one) => one.name)]).toEqual([true, ['Lamp Room', 'Slack Water']])
+  })
+
+  it('takes in a file as it is, and says what is wrong with one', async () => {
+    const shelf = useShelfStore()
+    await shelf.load()
+    expect(await shelf.bringIn(new File(['{"name":"Tide Gate"}'], 'tide-gate.keenseam.json'))).toMatchObject({ name: 'Tide Gate' })
+    expect(shelf.blocks).toHaveLength(3)
+    expect(await shelf.bringIn(new File(['%PDF'], 'pattern.pdf'))).toBeNull()
+    expect([shelf.problem, shelf.blocks.length]).toEqual(['The file is not JSON. Choose a block file.', 3])
+  })
+
+  it('puts back what was taken off', async () => {
+    const shelf = useShelfStore()
+    await shelf.load()
+    await shelf.takeOff(shelf.blocks[0] as ShelfBlock)
+    expect([shelf.takenOff?.name, shelf.blocks.length]).toEqual(['Lamp Room', 1])
+    await shelf.putBack()
+    expect([shelf.takenOff, shelf.blocks.length]).toEqual([null, 2])
+    await shelf.putBack()
+    expect(shelf.blocks).toHaveLength(2)
+  })
+})
