@@ -166,7 +166,7 @@ abstract class BrowserTestCase extends TestCase
      */
     protected function until(\Closure $look, string $else): mixed
     {
-        $end = microtime(true) + 10;
+        $end = microtime(true) + 25;
         do {
             try {
                 $found = $look();
