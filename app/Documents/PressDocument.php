@@ -6,11 +6,11 @@ namespace App\Documents;
 
 use App\Plans\PressStation;
 use KeenSeam\Core\Assembly\Join;
-use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
+use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\Guide\WorkProgress;
 use KeenSeam\Core\Pressing\Back;
 use KeenSeam\Core\Pressing\Flap;
@@ -111,7 +111,7 @@ final class PressDocument
             'right' => $name->right,
             'pile' => $name->pressedToo,
             'isOfUnit' => $join->tie !== null,
-            'place' => $join->tie === null ? null : self::place($plan->construction->classes[$join->tie->unitClass]->members[$join->tie->member]),
+            'place' => $join->tie === null ? null : Words::place($plan->construction->classes[$join->tie->unitClass]->members[$join->tie->member]),
             'from' => FaceDocument::point($join->seam->from, $lattice),
             'to' => FaceDocument::point($join->seam->to, $lattice),
             'leftSide' => $join->leftSide,
@@ -121,11 +121,6 @@ final class PressDocument
             'isPressed' => isset($progress->pressed[$join->id]),
             'patches' => $join->patchIds(),
         ], $plan->construction->joins, SeamName::all($plan->construction));
-    }
-
-    private static function place(PlacedUnit $unit): string
-    {
-        return sprintf('row %d, column %d', $unit->cell->row, $unit->cell->column);
     }
 
     /** @return list<array<string, mixed>> */

@@ -27,7 +27,6 @@ use KeenSeam\Core\Matching\MeasuredNotLikely;
 use KeenSeam\Core\Matching\SeamsAcross;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
-use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Pressing\PressingPlan;
 
@@ -214,12 +213,11 @@ final readonly class WorkTable
             $size[$i] = $fields->length(['width', 'height'][$i], $unit)->in($unit);
             MeasuredNotLikely::unlessNear($size[$i]->toFloat(), Length::parse($step->size[$i], $unit)->in($unit)->toFloat(), $side, $unit);
         }
-        $ideal = $kept->seamAllowance->in($unit)->times(Fraction::of(2));
         $made = $work->plan->construction->joins[$join];
         $isUnit = $made->tie !== null && $block->square_up === SquareUp::Units;
         $verdict = MeasureVerdict::of(
             $work->plan,
-            $block->take_up === null ? $ideal : TakeUp::read($block->take_up, $kept),
+            TakeUp::readOrIdeal($block->take_up, $kept),
             $block->square_up,
             $block->measuredSizes($unit),
             $block->tolerance($unit),
@@ -237,7 +235,7 @@ final readonly class WorkTable
                 'height' => $texts[1],
                 'meant' => $step->size,
                 'across' => SeamsAcross::of($made, $block->square_up),
-                'ideal' => $ideal->toText(),
+                'ideal' => TakeUp::ideal($kept)->toText(),
                 'unit' => $unit->value,
                 'isUnit' => $isUnit,
             ],

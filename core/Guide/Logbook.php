@@ -15,6 +15,9 @@ final class Logbook
     /** Fewer seams tell no pace. */
     private const FEWEST_FOR_A_PACE = 3;
 
+    /** Minutes for a seam while the quilter's own pace is not known. Common practice, no published source. */
+    private const USUAL_PACE = 4;
+
     /** @var array<string, int> milliseconds by place, longest first */
     public readonly array $time;
 
@@ -102,6 +105,12 @@ final class Logbook
         }
 
         return $took;
+    }
+
+    /** How long seams take that are opened, each as long as it took to sew, and sewn again. */
+    public function minutesToSewAgain(int $seams): float
+    {
+        return 2 * $seams * ($this->pace === null ? self::USUAL_PACE : $this->pace / 60_000);
     }
 
     /** @return array<string, int> how many unpickings, by cause, the most first */

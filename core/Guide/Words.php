@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Guide;
 use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\Segment;
 
 /** Turns parts and places into the words of an instruction. */
@@ -41,6 +42,12 @@ final class Words
     public static function counted(int $count, string $one, string $several): string
     {
         return $count.' '.($count === 1 ? $one : $several);
+    }
+
+    /** "row 2, column 1" */
+    public static function place(PlacedUnit $unit): string
+    {
+        return sprintf('row %d, column %d', $unit->cell->row, $unit->cell->column);
     }
 
     /** "1", "1 and 2", "1 to 3". */

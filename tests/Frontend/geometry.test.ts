@@ -1,25 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import type { JoinShown } from '@/api/types'
 import { boxRound, directionAngle, fromTheBack, plyRuns, pressAngle, rulerMarks, stretches } from '@/drawing/geometry'
-
-const join = (change: Partial<JoinShown> = {}): JoinShown => ({
-  id: 0,
-  title: 'Row 1, seam 1',
-  left: 'unit 1',
-  right: 'unit 2',
-  pile: [0],
-  isOfUnit: false,
-  place: null,
-  from: [2, 0],
-  to: [2, 2],
-  leftSide: 1,
-  press: ['left'],
-  divisions: [],
-  locked: false,
-  isPressed: false,
-  patches: [0, 1],
-  ...change,
-})
+import { join } from './drawn'
 
 describe('stretches', () => {
   it('gives every stretch between match points an arrow of its own', () => {

@@ -18,7 +18,9 @@ function answer(path: string, init?: RequestInit): Response {
   if (server.hasGone) return new Response(JSON.stringify({ code: 'not-there', message: 'That block is not on the shelf.' }), { status: 404 })
   if (path.endsWith('/chain')) server.chain = (JSON.parse(String(init?.body)) as { chain: string }).chain
   if (path.endsWith('/events')) {
-    for (const event of (JSON.parse(String(init?.body)) as { events: WorkEvent[] }).events) {
+    const { events } = JSON.parse(String(init?.body)) as { events: WorkEvent[] }
+    if (events.length > 500) return new Response(JSON.stringify({ code: 'too-many', message: 'Too many at once.' }), { status: 422 })
+    for (const event of events) {
       if (server.seen.includes(event.id)) continue
       if (event.step === server.refuses) {
         said.push({ id: event.id, of: '', message: 'Measure again.', isRefused: true })
@@ -138,6 +140,23 @@ describe('the work at the machine', () => {
     server.hasGone = false
     await store.open(3)
     expect([store.problem, store.at, store.isSaved]).toEqual([null, 1, true])
+  })
+
+  it('sends the keys of a long evening without a server in parts, in order', async () => {
+    const store = useWorkStore()
+    await store.open(3)
+    server.isAway = true
+    for (let i = 0; i < 350; i += 1) {
+      await store.done()
+      await store.back()
+    }
+    await store.done()
+    expect(store.queue).toHaveLength(701)
+    const pressed = store.queue.map((event) => event.id)
+    server.isAway = false
+    await vi.advanceTimersByTimeAsync(2000)
+    expect([store.at, store.isSaved, store.problem]).toEqual([1, true, null])
+    expect(server.seen).toEqual(pressed)
   })
 
   it('keeps the keys of each block apart', async () => {

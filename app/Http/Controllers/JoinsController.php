@@ -26,7 +26,6 @@ use KeenSeam\Core\Matching\Spread;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
 use KeenSeam\Core\Matching\Tolerance;
-use KeenSeam\Core\Measure\Fraction;
 
 /** The joins station: what must meet, and what the quilter's own seams do to it. */
 final readonly class JoinsController
@@ -68,7 +67,7 @@ final readonly class JoinsController
     {
         $fields = new EditFields($request->json()->all());
         $kept = $this->plans->block($block);
-        [$unit, $ideal] = [$kept->unit, self::ideal($kept)];
+        [$unit, $ideal] = [$kept->unit, TakeUp::ideal($kept)];
         [$width, $measured] = [$fields->length('width', $unit)->in($unit), $fields->length('measured', $unit)->in($unit)];
         $test = SeamTest::of($fields->number('strips'), $width, $measured, $ideal, $unit);
         $block->saveOver(SeenVersion::of($request), ['take_up' => $test->takeUp->toText()]);
@@ -170,14 +169,9 @@ final readonly class JoinsController
     {
         $plan = $this->plans->press($block)->shown;
         $kept = $plan->construction->face->block;
-        $takeUp = $block->take_up === null ? self::ideal($kept) : TakeUp::read($block->take_up, $kept);
+        $takeUp = TakeUp::readOrIdeal($block->take_up, $kept);
         $tests = SeamTestRecord::query()->where('units', $kept->unit->value)->orderByDesc('id')->limit(10)->get()->all();
 
         return JoinsStationDocument::of($block, $plan, new Drift($plan, $takeUp, $block->square_up, [], $block->measuredSizes($kept->unit)), $takeUp, $tests);
-    }
-
-    private static function ideal(Block $block): Fraction
-    {
-        return $block->seamAllowance->in($block->unit)->times(Fraction::of(2));
     }
 }

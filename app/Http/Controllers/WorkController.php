@@ -18,16 +18,13 @@ use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\Logbook;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\TakenUnits;
+use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Matching\TakeUp;
-use KeenSeam\Core\Measure\Fraction;
 
 /** The work at the machine, step by step. */
 final readonly class WorkController
 {
-    /** Minutes for a seam while the quilter's own pace is not known. Common practice, no published source. */
-    private const USUAL_PACE = 4;
-
     /** More keys than a long evening without a server. */
     private const MOST_EVENTS = 500;
 
@@ -43,10 +40,8 @@ final readonly class WorkController
     public function step(ShelfBlock $block, string $key): JsonResponse
     {
         $work = $this->table->of($block);
-        $kept = $work->plan->construction->face->block;
-        $takeUp = $block->take_up === null ? $kept->seamAllowance->in($kept->unit)->times(Fraction::of(2)) : TakeUp::read($block->take_up, $kept);
 
-        return new JsonResponse(WorkDocument::step($work, $work->step($key), $block, $takeUp));
+        return new JsonResponse(WorkDocument::step($work, $work->step($key), $block, TakeUp::readOrIdeal($block->take_up, $work->plan->construction->face->block)));
     }
 
     /** @throws KeenSeamProblem */
@@ -82,15 +77,14 @@ final readonly class WorkController
         }
         $seams = $work->progress->toUnpick($work->plan->construction, $join);
         $names = SeamName::all($work->plan->construction);
-        $pace = (new Logbook(KeptLog::recent()))->pace;
+        $log = new Logbook(KeptLog::recent());
         $units = TakenUnits::by($work->plan->construction, $seams);
 
         return new JsonResponse([
             'seams' => array_map(static fn (int $seam): string => $names[$seam]->title, $seams),
-            'units' => array_map(static fn (PlacedUnit $unit): string => sprintf('%s at row %d, column %d', $unit->cell->unit->name(), $unit->cell->row, $unit->cell->column), $units),
-            // Each is opened and sewn again.
-            'minutes' => 2 * count($seams) * ($pace === null ? self::USUAL_PACE : $pace / 60_000),
-            'isOwnPace' => $pace !== null,
+            'units' => array_map(static fn (PlacedUnit $unit): string => $unit->cell->unit->name().' at '.Words::place($unit), $units),
+            'minutes' => $log->minutesToSewAgain(count($seams)),
+            'isOwnPace' => $log->pace !== null,
         ]);
     }
 }

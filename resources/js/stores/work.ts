@@ -7,6 +7,9 @@ import { isPausedAfter, left, stepsAfter } from './keyed'
 /** How long to wait before a server that does not answer is asked again, in milliseconds. */
 const PAUSE = 1500
 
+/** So many keys are sent at once; the server takes no more than a few hundred. */
+const MOST_AT_ONCE = 200
+
 /**
  * The work at the machine. Every key is kept in the browser before anything is shown, then sent in order; the server
  * does each once, however often it is sent.
@@ -93,7 +96,7 @@ export const useWorkStore = defineStore('work', () => {
     if (isSending || block.value === null || queue.value.length === 0) return
     isSending = true
     clearTimeout(later)
-    const [number, sent] = [block.value, queue.value]
+    const [number, sent] = [block.value, queue.value.slice(0, MOST_AT_ONCE)]
     try {
       const answer = await api.tellWork(number, sent)
       if (block.value !== number) return

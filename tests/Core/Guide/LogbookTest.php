@@ -63,9 +63,11 @@ final class LogbookTest extends TestCase
         $entries = [self::entry(0, StepKind::Join)];
         foreach ([2, 3, 13] as $at) {
             self::assertNull((new Logbook($entries))->pace);
+            self::assertSame(24.0, (float) (new Logbook($entries))->minutesToSewAgain(3), 'four minutes a seam, opened and sewn again');
             $entries[] = self::entry($at, StepKind::Join);
         }
         self::assertSame(2 * self::MINUTE, (new Logbook($entries))->pace);
+        self::assertSame(12.0, (float) (new Logbook($entries))->minutesToSewAgain(3));
     }
 
     public function test_units_are_counted_when_they_are_squared_up(): void
