@@ -13,7 +13,6 @@ use App\Wall\EditFields;
 use App\Wall\EditNotReadable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Matching\Drift;
