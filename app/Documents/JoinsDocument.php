@@ -6,6 +6,7 @@ namespace App\Documents;
 
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
+use KeenSeam\Core\Matching\JoinEnd;
 use KeenSeam\Core\Matching\JoinSheet;
 use KeenSeam\Core\Matching\Mark;
 use KeenSeam\Core\Measure\Fraction;
@@ -33,6 +34,7 @@ final class JoinsDocument
                 'id' => $sheet->join->id,
                 'finished' => Amount::text($sheet->finished),
                 'raw' => array_map(Amount::text(...), $sheet->raw),
+                'reach' => array_map(static fn (JoinEnd $end): array => ['left' => Amount::text($end->reach[0]), 'right' => Amount::text($end->reach[1])], $sheet->ends),
                 'ends_differ' => Amount::text($sheet->endsDiffer()),
                 'up' => $sheet->up,
                 'bias' => $sheet->bias,

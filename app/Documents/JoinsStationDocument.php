@@ -7,18 +7,17 @@ namespace App\Documents;
 use App\Models\SeamTestRecord;
 use App\Models\ShelfBlock;
 use KeenSeam\Core\Block\FlippedCornersUnit;
-use KeenSeam\Core\Guide\RemedyWords;
+use KeenSeam\Core\Guide\SeamEffect;
 use KeenSeam\Core\Guide\SeamName;
-use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\EdgeTips;
 use KeenSeam\Core\Matching\Hold;
+use KeenSeam\Core\Matching\JoinEnd;
 use KeenSeam\Core\Matching\JoinSheet;
 use KeenSeam\Core\Matching\Mark;
 use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Measure\Fraction;
-use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Pressing\PressingPlan;
 
 /** Everything the joins station shows: each join with what must meet along it, and what the quilter's own seams do to the block. */
@@ -35,6 +34,7 @@ final class JoinsStationDocument
         $names = SeamName::all($plan->construction);
         $tolerance = $block->tolerance($unit);
         $told = JoinsDocument::of($plan, $drift, $takeUp);
+        $effect = SeamEffect::of($drift, Remedy::find($plan, $takeUp, $block->square_up, $block->measuredSizes($unit), $tolerance), $tolerance, $names);
 
         return [
             'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
@@ -46,9 +46,9 @@ final class JoinsStationDocument
             'squareUp' => $block->square_up->value,
             'joins' => self::joins($block, $plan, $drift, $takeUp),
             'raw' => $told['block'],
-            'effect' => self::effect($drift, $plan, $unit),
+            'effect' => $effect->words,
             'edgeTips' => count(EdgeTips::on($plan->construction->face)),
-            'remedy' => self::remedy($block, $plan, $takeUp, $names),
+            'remedy' => $effect->remedy,
             'tests' => array_values(array_map(static fn (SeamTestRecord $test): array => [
                 'id' => $test->id,
                 'words' => sprintf('%d strips of %s: %s', $test->strips, $test->width, $test->measured),
@@ -74,8 +74,8 @@ final class JoinsStationDocument
             ...$open,
             'finished' => Amount::rounded($sheet->finished, $unit),
             'raw' => array_map(static fn (float $length): string => Amount::rounded($length, $unit), $sheet->raw),
-            'rawLengths' => $sheet->raw,
-            'finishedLength' => $sheet->finished,
+            'realLengths' => $sheet->real,
+            'allowance' => $plan->construction->face->block->seamAllowance->in($unit)->toFloat(),
             'ends_differ' => Amount::rounded(abs($sheet->endsDiffer()), $unit),
             'title' => $name->title,
             'leftName' => $name->left,
@@ -86,8 +86,14 @@ final class JoinsStationDocument
             'isFirst' => min([$sheet->join->id, ...$name->pressedToo]) === $sheet->join->id,
             'patches' => $sheet->join->patchIds(),
             'risk' => Hold::risk($sheet, $tolerance),
-            'notes' => Hold::notes($sheet, $isFlipped($sheet), $unit),
-            'length' => max($sheet->raw),
+            'notes' => Hold::notes($sheet, $isFlipped($sheet), $unit, [$name->left, $name->right]),
+            'ends' => array_map(static fn (JoinEnd $end, string $where): array => [
+                'name' => $where,
+                'reach' => $end->reach,
+                'slant' => array_map(static fn (float $angle): float => cos($angle) / sin($angle), $end->angles),
+                'lay' => $end->lay()->value,
+            ], $sheet->ends, Hold::endNames($sheet)),
+            'firstIn' => $sheet->firstIn(),
             'edges' => $sheet->edges,
             'marks' => array_map(static fn (Mark $mark, array $entry): array => [
                 ...$entry,
@@ -99,58 +105,5 @@ final class JoinsStationDocument
                 'verdict' => $mark->miss === null ? null : $tolerance->verdict($mark->miss)->value,
             ], $sheet->marks, $open['marks']),
         ], $drift->sheets, $told['joins'], $names);
-    }
-
-    /**
-     * The least work that lets everything be eased.
-     *
-     * @param list<SeamName> $names
-     */
-    private static function remedy(ShelfBlock $block, PressingPlan $plan, Fraction $takeUp, array $names): string
-    {
-        $remedy = Remedy::find($plan, $takeUp, $block->square_up, $block->measuredSizes($plan->construction->face->block->unit), $block->tolerance($plan->construction->face->block->unit));
-
-        return RemedyWords::of($remedy, $names);
-    }
-
-    /** What the take-up does to the whole block, in plain words. */
-    private static function effect(Drift $drift, PressingPlan $plan, LengthUnit $unit): string
-    {
-        $face = $plan->construction->face;
-        $two = $face->block->seamAllowance->times(2);
-        $off = $face->block->finishedWidth->plus($two)->in($unit)->toFloat() - $drift->expected[0];
-        $sheets = array_filter($drift->sheets, static fn (JoinSheet $sheet): bool => $sheet->join->tie === null && abs($sheet->endsDiffer()) > 1e-9);
-        usort($sheets, static fn (JoinSheet $a, JoinSheet $b): int => abs($b->endsDiffer()) <=> abs($a->endsDiffer()));
-        if (abs($off) < 1e-9 && $sheets === []) {
-            return 'With these seams everything comes out as it should.';
-        }
-
-        return sprintf(
-            'The block comes out %s %s wide, %s.%s',
-            Amount::rounded($drift->expected[0], $unit),
-            $unit->value,
-            abs($off) < 1e-9 ? 'as it should' : sprintf('%s %s %s', Amount::rounded(abs($off), $unit), $unit->value, $off > 0 ? 'too small' : 'too large'),
-            $sheets === [] ? '' : self::unevenEdges($sheets[0], SeamName::all($plan->construction)[$sheets[0]->join->id], $unit),
-        );
-    }
-
-    /** " Row 2, of 5 pieces along the seam, comes out 1/8 in shorter than row 1, of 3 pieces." */
-    private static function unevenEdges(JoinSheet $sheet, SeamName $name, LengthUnit $unit): string
-    {
-        $sides = [
-            [$name->left, count($sheet->edges[0])],
-            [$name->right, count($sheet->edges[1])],
-        ];
-        [$short, $long] = $sheet->endsDiffer() < 0 ? $sides : array_reverse($sides);
-
-        return sprintf(
-            ' %s, of %s along the seam, comes out %s %s shorter than %s, of %s.',
-            ucfirst($short[0]),
-            Words::counted($short[1], 'piece', 'pieces'),
-            Amount::rounded(abs($sheet->endsDiffer()), $unit),
-            $unit->value,
-            $long[0],
-            Words::counted($long[1], 'piece', 'pieces'),
-        );
     }
 }

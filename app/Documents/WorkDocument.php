@@ -14,6 +14,7 @@ use KeenSeam\Core\Guide\TakenUnits;
 use KeenSeam\Core\Layout\Impostors;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
+use KeenSeam\Core\Matching\RawEdges;
 use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Pressing\Back;
@@ -65,27 +66,29 @@ final class WorkDocument
     {
         $construction = $work->plan->construction;
         $takes = Take::forStep($construction, $step);
+        $edges = new RawEdges($construction);
         $join = $takes[0]->joins[0] ?? null;
         $isLong = $join !== null && $join->tie === null && $join->matchPoints() !== [];
 
         return [
-            'shown' => self::shown($work, $step),
-            'takes' => array_map(static fn (Take $take): array => self::take($work, $take), $takes),
+            'shown' => self::shown($work, $step, $edges),
+            'takes' => array_map(static fn (Take $take): array => self::take($work, $take, $edges), $takes),
             'ruler' => $isLong ? self::ruler($work, $block, $takeUp, $join) : null,
             'lookTwice' => $join !== null && $join->tie === null ? self::lookTwice($work, $step) : [],
         ];
     }
 
     /** @return list<array<string, mixed>> what the step makes, as it lies after pressing: one of each kind of unit, a row, the rows so far */
-    private static function shown(Work $work, Step $step): array
+    private static function shown(Work $work, Step $step, RawEdges $edges): array
     {
         $plan = $work->plan;
         $made = array_map(static fn (int $join): Join => $plan->construction->joins[$join], $step->made);
         // What another of them holds is seen in that one.
         $whole = array_values(array_filter($made, static fn (Join $one): bool => array_filter($made, static fn (Join $other): bool => $other !== $one && array_diff($one->patchIds(), $other->patchIds()) === []) === []));
 
-        return $made === [] ? [['patches' => $step->patchIds, 'flaps' => [], 'size' => null]] : array_map(static fn (Join $join): array => [
+        return $made === [] ? [['patches' => $step->patchIds, 'raw' => [], 'flaps' => [], 'size' => null]] : array_map(static fn (Join $join): array => [
             'patches' => $join->patchIds(),
+            'raw' => self::raw($work, $join, $edges),
             'flaps' => PressDocument::flaps($plan, Back::of($plan->construction, $plan->pressing, $join)),
             // A unit is larger until it is squared up.
             'size' => $join->tie === null && $join->outline()->isUprightRectangle() ? array_map(Amount::text(...), Remedy::rawSize($plan, $join->id)) : null,
@@ -93,17 +96,31 @@ final class WorkDocument
     }
 
     /** @return array<string, mixed> */
-    private static function take(Work $work, Take $take): array
+    private static function take(Work $work, Take $take, RawEdges $edges): array
     {
         $lattice = $work->plan->construction->face->lattice;
 
         return [
             'pieces' => array_map(static fn (Assembly $piece): array => $piece->patchIds(), $take->pieces),
+            'raw' => array_map(static fn (Assembly $piece): array => self::raw($work, $piece, $edges), $take->pieces),
             'seams' => array_map(static fn (Join $join): array => [
                 'from' => FaceDocument::point($join->seam->from, $lattice),
                 'to' => FaceDocument::point($join->seam->to, $lattice),
             ], $take->joins),
         ];
+    }
+
+    /** @return list<array<string, mixed>> its patches out to the raw edge */
+    private static function raw(Work $work, Assembly $part, RawEdges $edges): array
+    {
+        $face = $work->plan->construction->face;
+        $shown = $edges->patches($part);
+
+        return array_map(static fn (int $id, array $corners): array => [
+            'id' => $id,
+            'fabric' => $face->patches[$id]->fabric->key,
+            'points' => array_map(static fn (array $corner): array => [round($corner[0], 4), round($corner[1], 4)], $corners),
+        ], array_keys($shown), $shown);
     }
 
     /** @return array<string, mixed> */

@@ -13,6 +13,7 @@ use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Matching\Internal\RealAssembly;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Pressing\Nesting;
 use KeenSeam\Core\Pressing\PressingPlan;
 
@@ -28,6 +29,11 @@ final class Drift
     /** @var array{float, float} raw width and height of the block as it comes out, in its unit */
     public readonly array $expected;
 
+    /** @var array{float, float} the same as it is meant to be */
+    public readonly array $meant;
+
+    public readonly LengthUnit $unit;
+
     /** @var array<int, Patch> */
     private array $patches = [];
 
@@ -41,10 +47,13 @@ final class Drift
 
     private readonly int $steps;
 
+    private readonly RawEdges $edges;
+
     /**
      * @param Fraction                        $takeUp   of every seam, in the block's unit
      * @param array<int, float>               $errors   by join: what this seam takes more than the others; for seams sewn or measured apart
      * @param array<int, array{float, float}> $measured by join: raw width and height of what it made, as the quilter measured it
+     * @param RawEdges|null                   $edges    of the same construction, where they are known already
      */
     public function __construct(
         private readonly PressingPlan $plan,
@@ -52,10 +61,14 @@ final class Drift
         private readonly SquareUp $squareUp,
         private readonly array $errors = [],
         private readonly array $measured = [],
+        ?RawEdges $edges = null,
     ) {
         $face = $plan->construction->face;
         $this->allowance = $face->block->seamAllowance->in($face->block->unit)->toFloat();
         $this->steps = $face->lattice->steps;
+        $this->unit = $face->block->unit;
+        $this->meant = [$face->block->finishedWidth->in($this->unit)->toFloat() + 2 * $this->allowance, $face->block->finishedHeight->in($this->unit)->toFloat() + 2 * $this->allowance];
+        $this->edges = $edges ?? new RawEdges($plan->construction);
         foreach ($face->patches as $patch) {
             $this->patches[$patch->id] = $patch;
         }
@@ -91,16 +104,24 @@ final class Drift
 
     private function sheet(Join $join, RealAssembly $left, RealAssembly $right): JoinSheet
     {
-        $finished = $join->seam->length() / $this->steps;
-        $raw = fn (RealAssembly $part): float => $finished
-            + $part->allowanceAt($join, $join->seam->from, $this->allowance) + $part->allowanceAt($join, $join->seam->to, $this->allowance)
-            + $part->endShift($join, $join->seam->to) - $part->endShift($join, $join->seam->from);
-        $marks = $this->marks($join, $left, $right);
+        $seam = $join->seam;
+        $finished = $seam->length() / $this->steps;
+        $ends = $this->edges->of($join);
+        $real = static fn (RealAssembly $part): float => $finished + $part->endShift($join, $seam->to) - $part->endShift($join, $seam->from);
+        $edges = [$real($left), $real($right)];
+        $marks = $this->marks($join, $left, $right, $ends[0]);
 
-        return new JoinSheet($join, $finished, [$raw($left), $raw($right)], self::up($marks), $this->bias($join, $left, $right), $marks, [$this->edge($join, $left), $this->edge($join, $right)], [
-            [$left->allowanceAt($join, $join->seam->from, $this->allowance), $right->allowanceAt($join, $join->seam->from, $this->allowance)],
-            [$left->allowanceAt($join, $join->seam->to, $this->allowance), $right->allowanceAt($join, $join->seam->to, $this->allowance)],
-        ]);
+        return new JoinSheet(
+            $join,
+            $finished,
+            $edges,
+            [$edges[0] + $ends[0]->reach[0] + $ends[1]->reach[0], $edges[1] + $ends[0]->reach[1] + $ends[1]->reach[1]],
+            self::up($marks),
+            $this->bias($join, $left, $right),
+            $marks,
+            [$this->edge($join, $left), $this->edge($join, $right)],
+            $ends,
+        );
     }
 
     /** @return list<array{float, float, string}> from, to and fabric of each patch along the join, from its start */
@@ -118,7 +139,7 @@ final class Drift
     }
 
     /** @return list<Mark> */
-    private function marks(Join $join, RealAssembly $left, RealAssembly $right): array
+    private function marks(Join $join, RealAssembly $left, RealAssembly $right, JoinEnd $start): array
     {
         $nests = [];
         foreach ($this->plan->matches as $match) {
@@ -137,11 +158,9 @@ final class Drift
                 default => MarkSide::Seam,
             };
             [$onLeft, $onRight] = [$here($left, $meeting->seamsOfLeft), $here($right, $meeting->seamsOfRight)];
-            [$fromLeft, $fromRight] = [$this->fromEdge($join, $left, $meeting->at), $this->fromEdge($join, $right, $meeting->at)];
+            [$fromLeft, $fromRight] = [$this->fromCorner($join, $left, $meeting->at), $this->fromCorner($join, $right, $meeting->at)];
             $kind = MarkKind::where($onLeft, $onRight);
-            // Corners of unlike angles reach unlike far; that is no miss.
-            $nominal = $left->allowanceAt($join, $join->seam->from, $this->allowance) - $right->allowanceAt($join, $join->seam->from, $this->allowance);
-            $marks[] = new Mark($meeting->at, [$fromLeft, $fromRight], $onLeft, $onRight, $kind, $nests[$meeting->at->key()] ?? null, $kind === MarkKind::Match ? $fromLeft - $fromRight - $nominal : null, [$this->liesTowardStart($join, $meeting->at, $meeting->lastOfLeft), $this->liesTowardStart($join, $meeting->at, $meeting->lastOfRight)]);
+            $marks[] = new Mark($meeting->at, [$start->reach[0] + $fromLeft, $start->reach[1] + $fromRight], $onLeft, $onRight, $kind, $nests[$meeting->at->key()] ?? null, $kind === MarkKind::Match ? $fromLeft - $fromRight : null, [$this->liesTowardStart($join, $meeting->at, $meeting->lastOfLeft), $this->liesTowardStart($join, $meeting->at, $meeting->lastOfRight)]);
         }
 
         return $marks;
@@ -152,12 +171,12 @@ final class Drift
         return $seam === null ? null : Nesting::liesTowardStart($join->seam, $at, $seam, $this->plan->pressing->atEnd($seam, $at));
     }
 
-    private function fromEdge(Join $join, RealAssembly $part, Point $at): float
+    /** From the finished corner at the start of the join, as it will really come out. */
+    private function fromCorner(Join $join, RealAssembly $part, Point $at): float
     {
         $from = $join->seam->from;
-        $along = hypot($at->x - $from->x, $at->y - $from->y) / $this->steps;
 
-        return $part->allowanceAt($join, $from, $this->allowance) + $along + $part->shiftAt($join, $at) - $part->endShift($join, $from);
+        return hypot($at->x - $from->x, $at->y - $from->y) / $this->steps + $part->shiftAt($join, $at) - $part->endShift($join, $from);
     }
 
     /** @param list<Mark> $marks */

@@ -13,7 +13,7 @@ final class Hold
     public static function words(Mark $mark, JoinSheet $sheet): string
     {
         return match ($mark->kind) {
-            MarkKind::Floating => 'Nothing to meet: keep the allowance lying its way.',
+            MarkKind::Floating => 'Nothing to meet, so where it falls does no harm: keep the allowance lying its way, and do not stretch it.',
             MarkKind::Tip => self::isMiddle($mark, $sheet)
                 ? 'Fold both in half and match the middles; sew a hair to the raw-edge side of the crossing threads.'
                 : 'Sew a hair to the raw-edge side of the crossing threads, so that the tip stays whole; what that is off the allowance, the part loses in size.',
@@ -40,25 +40,16 @@ final class Hold
     }
 
     /**
-     * What else to know of a join: where to start, what hangs over, how to take a drawn line.
+     * What else to know of a join: how to lay its ends, which goes in first, what is clipped after it, how to take a drawn line.
      *
-     * @param bool $isFlipped whether it is the seam of a corner sewn and flipped
+     * @param bool                  $isFlipped whether it is the seam of a corner sewn and flipped
+     * @param array{string, string} $parts     what the left and the right part are called
      *
      * @return list<string>
      */
-    public static function notes(JoinSheet $sheet, bool $isFlipped, LengthUnit $unit): array
+    public static function notes(JoinSheet $sheet, bool $isFlipped, LengthUnit $unit, array $parts): array
     {
-        $notes = [];
-        $overhangs = array_map(static fn (array $ends): float => abs($ends[0] - $ends[1]), $sheet->allowances);
-        $places = array_keys(array_filter(['the start' => $overhangs[0] > 1e-9, 'the end' => $overhangs[1] > 1e-9]));
-        if ($places !== []) {
-            $notes[] = sprintf(
-                'At %s one part hangs over the other by %s %s: the needle goes where the two raw edges make the V, one allowance in.',
-                implode(' and ', $places),
-                Amount::rounded(max($overhangs), $unit),
-                $unit->value,
-            );
-        }
+        $notes = self::endNotes($sheet, $unit, $parts);
         if ($isFlipped) {
             $notes[] = 'Sew a hair to the waste side of the drawn line: on the line, the fold makes the corner too small. Open and look before you cut.';
         }
@@ -67,6 +58,76 @@ final class Hold
         }
 
         return $notes;
+    }
+
+    /**
+     * Nothing where both ends are square.
+     *
+     * @param array{string, string} $parts
+     *
+     * @return list<string>
+     */
+    private static function endNotes(JoinSheet $sheet, LengthUnit $unit, array $parts): array
+    {
+        if (array_filter($sheet->ends, static fn (JoinEnd $end): bool => $end->sharpness() < M_PI_2 - 1e-9) === []) {
+            return [];
+        }
+        $names = self::endNames($sheet);
+        $lays = array_map(static fn (JoinEnd $end): EndLay => $end->lay(), $sheet->ends);
+        $hangsOver = static fn (int $i): string => sprintf('%s hangs over by %s %s', $parts[$sheet->ends[$i]->longer()], Amount::rounded($sheet->ends[$i]->overhang(), $unit), $unit->value);
+        $notes = [];
+        if ($lays === [EndLay::Level, EndLay::Level]) {
+            $notes[] = 'Both ends are level: lay them so.';
+        } elseif ($lays === [EndLay::Marked, EndLay::Marked]) {
+            $notes[] = sprintf('Neither end lines up: at the %s %s, at the %s %s. Mark the corners one allowance in, on both parts, and lay them on each other.', $names[0], $hangsOver(0), $names[1], $hangsOver(1));
+        } else {
+            foreach ([0, 1] as $i) {
+                $notes[] = match ($lays[$i]) {
+                    EndLay::Level => sprintf('At the %s both are level: lay them so.', $names[$i]),
+                    EndLay::Vee => sprintf('At the %s %s: the needle goes through the V where the two raw edges cross.', $names[$i], $hangsOver($i)),
+                    EndLay::Marked => sprintf('At the %s %s and nothing lines up: lay the parts by the other end.', $names[$i], $hangsOver($i)),
+                };
+            }
+        }
+        if ($sheet->wantsLeader()) {
+            $notes[] = 'Both ends are sharp: begin on a scrap of leader cloth.';
+        } elseif ($sheet->firstIn() !== null) {
+            $notes[] = sprintf('The %s goes in first: it is the blunter one.', $names[$sheet->firstIn()]);
+        }
+
+        return [...$notes, ...self::earNotes($sheet, $names)];
+    }
+
+    /**
+     * @param array{string, string} $names
+     *
+     * @return list<string>
+     */
+    private static function earNotes(JoinSheet $sheet, array $names): array
+    {
+        $isSquare = static fn (JoinEnd $end): bool => abs($end->angles[0] - M_PI_2) < 1e-9 && abs($end->angles[1] - M_PI_2) < 1e-9;
+        $clipped = $staying = [];
+        foreach ($sheet->ends as $i => $end) {
+            if ($end->hasEar() && ! $isSquare($end)) {
+                $end->mustStay() ? $staying[] = $names[$i] : $clipped[] = $names[$i];
+            }
+        }
+        $at = static fn (array $ends): string => count($ends) === 2 ? 'both ends' : 'the '.implode('', $ends);
+        $notes = [];
+        if ($clipped !== []) {
+            $notes[] = sprintf('Once it is open, the ear at %s may be clipped.', $at($clipped));
+        }
+        if ($staying !== []) {
+            $notes[] = sprintf('What hangs over at %s must stay: it becomes the allowance of the point there.', $at($staying));
+        }
+
+        return str_replace('the ear at both ends', 'the ears at both ends', $notes);
+    }
+
+    /** @return array{string, string} what the start and the end of the join are called, as it lies on the face */
+    public static function endNames(JoinSheet $sheet): array
+    {
+        return $sheet->join->seam->from->y === $sheet->join->seam->to->y ? ['left end', 'right end'] : ['upper end', 'lower end'];
     }
 
     /** Higher for joins where more can go wrong: tips, ridges that do not lock, bias, and what is off already. */

@@ -22,7 +22,7 @@ final class SeamJoinsCommandTest extends TestCase
         $joins = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);
         self::assertSame(['1/2', range(0, 15), ['unfinished' => ['8 1/2', '8 1/2'], 'expected' => ['8 1/2', '8 1/2']]], [$joins['take_up'], array_column($joins['joins'], 'id'), $joins['block']]);
         self::assertSame([
-            'id' => 14, 'finished' => '8', 'raw' => ['8 1/2', '8 1/2'], 'ends_differ' => '0', 'up' => 'left', 'bias' => 'none',
+            'id' => 14, 'finished' => '8', 'raw' => ['8 1/2', '8 1/2'], 'reach' => [['left' => '1/4', 'right' => '1/4'], ['left' => '1/4', 'right' => '1/4']], 'ends_differ' => '0', 'up' => 'left', 'bias' => 'none',
             'marks' => [
                 ['at' => ['2', '2'], 'from_edge' => ['2 1/4', '2 1/4'], 'left' => 'seam', 'right' => 'seam', 'kind' => 'match', 'nest' => 'nested', 'miss' => '0'],
                 ['at' => ['4', '2'], 'from_edge' => ['4 1/4', '4 1/4'], 'left' => 'tip', 'right' => 'plain', 'kind' => 'tip', 'nest' => null, 'miss' => null],

@@ -1,6 +1,6 @@
 import { createSSRApp, type Component } from 'vue'
 import { renderToString } from 'vue/server-renderer'
-import type { FaceShown, JoinShown, Place } from '@/api/types'
+import type { FaceShown, JoinShown, Place, TakeShown } from '@/api/types'
 
 /** The markup of a component, as the browser gets it first. */
 export const drawn = (component: Component, props: Record<string, unknown>): Promise<string> => renderToString(createSSRApp(component, props))
@@ -58,4 +58,11 @@ export const join = (change: Partial<JoinShown> = {}): JoinShown => ({
   isPressed: false,
   patches: [0, 1],
   ...change,
+})
+
+/** Pieces to take, by the numbers of their patches, drawn out to their finished edge. */
+export const taking = (pieces: number[][], seams: TakeShown['seams']): TakeShown => ({
+  pieces,
+  raw: pieces.map((ids) => face.patches.filter((patch) => ids.includes(patch.id))),
+  seams,
 })

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\UnitPatterns;
 use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Matching\RawEdges;
 use KeenSeam\Core\Pressing\Internal\CutOutline;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
@@ -33,6 +36,27 @@ final class GeometryTest extends TestCase
             self::assertEqualsWithDelta($answers[$i]['offsetArea'], self::area($patch['cut']->corners), 1e-5, json_encode($patch['points'], JSON_THROW_ON_ERROR));
             foreach ($answers[$i]['offset'] as [$x, $y]) {
                 self::assertTrue($patch['cut']->covers($x + 1e-7 * ($patch['middle'][0] - $x), $y + 1e-7 * ($patch['middle'][1] - $y)), 'a corner of the library\'s outline lies outside ours');
+            }
+        }
+    }
+
+    public function test_raw_outlines_of_parts_are_those_of_the_library_with_mitred_corners(): void
+    {
+        $asked = $found = [];
+        for ($seed = 0; $seed < 12; ++$seed) {
+            $sewn = Construction::of(Face::of(BlockFile::read(Blocks::slantedPatches($seed, 4 + $seed % 6))), Order::Rows);
+            $edges = new RawEdges($sewn);
+            $steps = $sewn->face->lattice->steps;
+            foreach ($sewn->joins as $join) {
+                $asked[] = ['points' => array_map(static fn (Point $point): array => [$point->x / $steps, $point->y / $steps], $join->outline()->points), 'distance' => 0.25, 'sharp' => true];
+                $found[] = $edges->outline($join);
+            }
+        }
+        self::assertGreaterThan(40, count($asked));
+        foreach (self::ask($asked) as $i => $answer) {
+            self::assertEqualsWithDelta($answer['offsetArea'], self::area($found[$i]), 1e-6);
+            foreach ($found[$i] as [$x, $y]) {
+                self::assertLessThan(1e-6, min(array_map(static fn (array $corner): float => hypot($corner[0] - $x, $corner[1] - $y), $answer['offset'])));
             }
         }
     }

@@ -10,6 +10,7 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\UnitPatterns;
+use KeenSeam\Core\Measure\Fraction;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -112,6 +113,84 @@ final class Blocks
         $file['columns'] = array_map(static fn (): string => (string) $random->getInt(1, 2), $file['columns']);
 
         return $file;
+    }
+
+    /**
+     * A block of one cell, cut in two by straight lines again and again, so that straight seams can build it; the same for
+     * the same seed. No side is shorter than an eighth of the block.
+     *
+     * @return array<string, mixed>
+     */
+    public static function slantedPatches(int $seed, int $patches, string $side = '8'): array
+    {
+        $random = new Randomizer(new Mt19937($seed));
+        [$zero, $one] = [Fraction::zero(), Fraction::of(1)];
+        $pieces = [[[$zero, $zero], [$one, $zero], [$one, $one], [$zero, $one]]];
+        for ($tries = 0; count($pieces) < $patches && $tries < 60; ++$tries) {
+            $at = $random->getInt(0, count($pieces) - 1);
+            $halves = self::cutInTwo($pieces[$at], $random);
+            if ($halves !== null) {
+                array_splice($pieces, $at, 1, $halves);
+            }
+        }
+        $file = self::file('pA');
+        $file['finished'] = ['width' => $side, 'height' => $side];
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => array_map(static fn (array $corners): array => [
+            'fabric' => ['A', 'B', 'C'][$random->getInt(0, 2)],
+            'points' => array_map(static fn (array $corner): array => [$corner[0]->toText(), $corner[1]->toText()], $corners),
+        ], $pieces)]];
+
+        return $file;
+    }
+
+    /**
+     * @param list<array{Fraction, Fraction}> $corners
+     *
+     * @return array{list<array{Fraction, Fraction}>, list<array{Fraction, Fraction}>}|null null where a side would be too short
+     */
+    private static function cutInTwo(array $corners, Randomizer $random): ?array
+    {
+        $count = count($corners);
+        [$i, $apart] = [$random->getInt(0, $count - 1), $random->getInt(1, $count - 1)];
+        $place = static function (int $side) use ($corners, $count, $random): array {
+            [$a, $b] = [$corners[$side], $corners[($side + 1) % $count]];
+            $share = Fraction::of(...[[0, 1], [1, 2], [1, 3], [2, 3], [1, 4]][$random->getInt(0, 4)]);
+
+            return [$a[0]->plus($b[0]->minus($a[0])->times($share)), $a[1]->plus($b[1]->minus($a[1])->times($share))];
+        };
+        [$from, $to] = [$place($i), $place(($i + $apart) % $count)];
+        [$one, $other] = [[$from], [$to]];
+        for ($k = 1; $k <= $count; ++$k) {
+            $k <= $apart ? $one[] = $corners[($i + $k) % $count] : $other[] = $corners[($i + $k) % $count];
+        }
+        [$one[], $other[]] = [$to, $from];
+        $clean = static fn (array $outline): array => array_values(array_filter($outline, static fn (array $corner, int $n): bool => ! self::isSame($corner, $outline[($n + 1) % count($outline)]), ARRAY_FILTER_USE_BOTH));
+        [$one, $other] = [$clean($one), $clean($other)];
+        foreach ([$one, $other] as $outline) {
+            foreach ($outline as $n => $corner) {
+                $next = $outline[($n + 1) % count($outline)];
+                $before = $outline[($n + count($outline) - 1) % count($outline)];
+                $length = hypot($next[0]->toFloat() - $corner[0]->toFloat(), $next[1]->toFloat() - $corner[1]->toFloat());
+                $turn = ($corner[0]->toFloat() - $before[0]->toFloat()) * ($next[1]->toFloat() - $corner[1]->toFloat()) - ($corner[1]->toFloat() - $before[1]->toFloat()) * ($next[0]->toFloat() - $corner[0]->toFloat());
+                if (count($outline) < 3 || $length < 1 / 8 || $corner[0]->denominator > 200 || $corner[1]->denominator > 200 || ($turn < 0.02 && $turn > 1e-12)) {
+                    return null;
+                }
+            }
+            if (count($outline) < 3) {
+                return null;
+            }
+        }
+
+        return [$one, $other];
+    }
+
+    /**
+     * @param array{Fraction, Fraction} $a
+     * @param array{Fraction, Fraction} $b
+     */
+    private static function isSame(array $a, array $b): bool
+    {
+        return $a[0]->equals($b[0]) && $a[1]->equals($b[1]);
     }
 
     /** @return array<string, mixed> the inward geese: plain corners and centre, four geese pointing to the middle */

@@ -6,11 +6,9 @@ namespace KeenSeam\Core\Guide\Internal;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
-use KeenSeam\Core\Matching\Drift;
-use KeenSeam\Core\Matching\JoinSheet;
-use KeenSeam\Core\Matching\SquareUp;
-use KeenSeam\Core\Measure\Fraction;
-use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Matching\EndLay;
+use KeenSeam\Core\Matching\JoinEnd;
+use KeenSeam\Core\Matching\RawEdges;
 
 /**
  * Tips of allowance that stick out past a raw edge: where they lead the next piece, and where they are in its way.
@@ -19,17 +17,11 @@ use KeenSeam\Core\Pressing\PressingPlan;
  */
 final readonly class Ears
 {
-    private Construction $construction;
+    private RawEdges $edges;
 
-    /** @var array<int, JoinSheet> by join */
-    private array $sheets;
-
-    public function __construct(PressingPlan $plan)
+    public function __construct(Construction $construction)
     {
-        $this->construction = $plan->construction;
-        $block = $this->construction->face->block;
-        $drift = new Drift($plan, $block->seamAllowance->in($block->unit)->times(Fraction::of(2)), SquareUp::Units);
-        $this->sheets = array_column(array_map(static fn (JoinSheet $sheet): array => ['id' => $sheet->join->id, 'sheet' => $sheet], $drift->sheets), 'sheet', 'id');
+        $this->edges = new RawEdges($construction);
     }
 
     /** @param list<Join> $joins */
@@ -46,19 +38,22 @@ final readonly class Ears
             return '';
         }
 
-        return array_filter($next, $this->hangsOver(...)) === [] ? ' Clip the dog ears: the next seam runs over them.' : ' Leave the ears that hang over: the next piece is laid to them.';
+        return array_filter($pile->rounds[$round], $this->mustStay(...)) === [] ? ' Clip the dog ears: the next seam runs over them.' : ' Leave what hangs over at the point: the next piece is laid to it, and it becomes the allowance there.';
     }
 
     private function hangsOver(Join $join): bool
     {
-        return array_filter($this->sheets[$join->id]->allowances, static fn (array $end): bool => abs($end[0] - $end[1]) > 1e-9) !== [];
+        return array_filter($this->edges->of($join), static fn (JoinEnd $end): bool => $end->lay() === EndLay::Vee) !== [];
+    }
+
+    private function mustStay(Join $join): bool
+    {
+        return array_filter($this->edges->of($join), static fn (JoinEnd $end): bool => $end->mustStay()) !== [];
     }
 
     /** Whether an edge beside the seam slants, so that the allowance sticks out beyond it. */
     private function hasEars(Join $join): bool
     {
-        $block = $this->construction->face->block;
-
-        return max(array_merge(...$this->sheets[$join->id]->allowances)) > $block->seamAllowance->in($block->unit)->toFloat() + 1e-9;
+        return array_filter($this->edges->of($join), static fn (JoinEnd $end): bool => $end->hasEar() && $end->sharpness() < M_PI_2 - 1e-9) !== [];
     }
 }

@@ -38,7 +38,7 @@ final readonly class UnitSteps
         $this->construction = $plan->construction;
         $this->words = new SeamWords($plan);
         $this->names = new UnitNames($this->construction);
-        $this->ears = new Ears($plan);
+        $this->ears = new Ears($this->construction);
     }
 
     /** @return list<Step> */

@@ -91,23 +91,18 @@ final readonly class RealAssembly
         return new self($this->assembly, $moved, $this->patches);
     }
 
-    /** How far the raw edge that bounds the join at one of its ends lies beyond its place, along the join. */
+    /**
+     * How far the finished corner at one of its ends lies beyond its place, along the join: where the side that bounds the
+     * part there crosses the stitching line, both moved.
+     */
     public function endShift(Join $join, Point $end): float
     {
         [$tx, $ty] = self::along($join);
         [$patch, $mx, $my] = $this->boundaryAt($join, $end);
         [$dx, $dy] = $this->moved[$patch];
+        $across = $this->edgeShift($join, -$ty, $tx);
 
-        return ($dx * $mx + $dy * $my) / ($tx * $mx + $ty * $my);
-    }
-
-    /** How much an allowance takes along the join at its end: more than the allowance where the corner is sharp. */
-    public function allowanceAt(Join $join, Point $end, float $allowance): float
-    {
-        [$tx, $ty] = self::along($join);
-        [, $mx, $my] = $this->boundaryAt($join, $end);
-
-        return $allowance / abs($tx * $mx + $ty * $my);
+        return ($dx * $mx + $dy * $my - $across * (-$ty * $mx + $tx * $my)) / ($tx * $mx + $ty * $my);
     }
 
     /** How far what ends at the place lies beyond it, along the join: the mean of the patches before and behind. */

@@ -103,13 +103,16 @@ export interface StepShown {
 /** Pieces to take, in the order in which they are sewn to each other, with the seam between each and the next. */
 export interface TakeShown {
   pieces: number[][]
+  /** The patches of each piece, out to its raw edge. */
+  raw: FaceShown['patches'][]
   seams: { from: Place; to: Place }[]
 }
 
 export interface StepPicture {
   /** What the step makes: one of each kind. */
   /** size: raw width and height it must have, where that is known. */
-  shown: { patches: number[]; flaps: FlapShown[]; size: [string, string] | null }[]
+  /** raw: its patches out to the raw edge; empty where the step makes nothing. */
+  shown: { patches: number[]; raw: FaceShown['patches']; flaps: FlapShown[]; size: [string, string] | null }[]
   takes: TakeShown[]
   ruler: JoinSheetShown | null
   /** ratio: width to height of the unit's cell; patch: one of the unit's. */
@@ -539,6 +542,13 @@ export interface MarkShown extends MarkEntry {
   verdict: 'leave' | 'ease' | 'unpick' | null
 }
 
+export interface JoinEndShown {
+  name: string
+  reach: [number, number]
+  slant: [number, number]
+  lay: 'level' | 'vee' | 'marked'
+}
+
 export interface JoinSheetShown extends Omit<JoinEntry, 'marks'> {
   title: string
   leftName: string
@@ -553,8 +563,13 @@ export interface JoinSheetShown extends Omit<JoinEntry, 'marks'> {
   /** Higher where more can go wrong. */
   risk: number
   notes: string[]
-  rawLengths: [number, number]
-  finishedLength: number
+  /** Finished lengths of both edges, corner to corner, as they will really come out. */
+  realLengths: [number, number]
+  allowance: number
+  /** The start of the join and its end: how far each part's raw edge reaches past the finished corner, and how its next side slants, along the seam to across it. */
+  ends: [JoinEndShown, JoinEndShown]
+  /** Which end goes under the needle first; null where they are alike. */
+  firstIn: 0 | 1 | null
   /** Of the longer raw edge. */
   length: number
   /** From, to and fabric of every patch along the finished join, on each side. */

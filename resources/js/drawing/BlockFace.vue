@@ -16,17 +16,21 @@ const props = withDefaults(
     patches?: number[]
     /** Show only the part of the block those patches take up. */
     closeUp?: boolean
+    /** What is drawn in place of those patches: the same out to the raw edge. */
+    raw?: FaceShown['patches']
     /** How wide the picture is on the screen, about, in pixels: strokes and marks keep their size. */
     pixels?: number
   }>(),
-  { joins: () => [], crossings: () => [], highlighted: () => [], patches: undefined, closeUp: false, pixels: 240 },
+  { joins: () => [], crossings: () => [], highlighted: () => [], patches: undefined, closeUp: false, raw: () => [], pixels: 240 },
 )
 
 const colours = computed(() => new Map(props.face.fabrics.map((fabric) => [fabric.key, fabric.color])))
 const full = computed(() => (props.patches === undefined ? null : new Set(props.patches)))
+const inFull = computed(() => (props.raw.length > 0 ? props.raw : props.face.patches.filter((patch) => full.value?.has(patch.id))))
+const drawn = computed(() => (props.closeUp && full.value !== null ? inFull.value : props.face.patches))
 const box = computed(() =>
   props.closeUp && full.value !== null
-    ? boxRound(props.face.patches.filter((patch) => full.value?.has(patch.id)).flatMap((patch) => patch.points))
+    ? boxRound(inFull.value.flatMap((patch) => patch.points))
     : { left: 0, top: 0, width: props.face.width, height: props.face.height },
 )
 const scale = computed(() => Math.max(box.value.width, box.value.height) / props.pixels)
@@ -39,8 +43,7 @@ const seams = computed(() =>
 <template>
   <svg class="block-face" :viewBox="viewBox" role="img" :aria-label="label" preserveAspectRatio="xMidYMid meet">
     <polygon
-      v-for="patch in face.patches"
-      v-show="!closeUp || full?.has(patch.id)"
+      v-for="patch in drawn"
       :key="patch.id"
       :points="pointsText(patch.points)"
       :fill="colours.get(patch.fabric)"

@@ -8,15 +8,15 @@ import { boxRound, middle, pointsText } from './geometry'
 const props = withDefaults(defineProps<{ face: FaceShown; take: TakeShown; label: string; at?: number | null }>(), { at: null })
 
 const colours = computed(() => new Map(props.face.fabrics.map((fabric) => [fabric.key, fabric.color])))
-const patchesOf = (ids: number[]) => props.face.patches.filter((patch) => ids.includes(patch.id))
 const size = computed(() => {
-  const box = boxRound(props.take.pieces.flatMap(patchesOf).flatMap((patch) => patch.points))
+  const box = boxRound(props.take.raw.flat().flatMap((patch) => patch.points))
   return Math.max(box.width, box.height)
 })
-const gap = computed(() => size.value * (props.take.pieces.length > 2 ? 0.04 : 0.1))
+/** Both allowances lie between the finished edges. */
+const gap = computed(() => 2 * props.face.allowance + size.value * (props.take.raw.length > 2 ? 0.04 : 0.1))
 
-const centre = (ids: number[]): Place => {
-  const box = boxRound(patchesOf(ids).flatMap((patch) => patch.points))
+const centre = (piece: FaceShown['patches']): Place => {
+  const box = boxRound(piece.flatMap((patch) => patch.points))
   return [box.left + box.width / 2, box.top + box.height / 2]
 }
 /** How far each piece is moved away from the first: across every seam before it. */
@@ -24,7 +24,7 @@ const shifts = computed(() => {
   const all: Place[] = [[0, 0]]
   props.take.seams.forEach(({ from, to }, i) => {
     const [x, y] = all[i] as Place
-    const [cx, cy] = centre(props.take.pieces[i + 1] ?? [])
+    const [cx, cy] = centre(props.take.raw[i + 1] ?? [])
     const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1
     const normal: Place = [-(to[1] - from[1]) / length, (to[0] - from[0]) / length]
     const away = Math.sign((cx - from[0]) * normal[0] + (cy - from[1]) * normal[1]) || 1
@@ -33,7 +33,7 @@ const shifts = computed(() => {
   return all
 })
 const shifted = ([x, y]: Place, [dx, dy]: Place): Place => [x + dx, y + dy]
-const pieces = computed(() => props.take.pieces.map((ids, i) => patchesOf(ids).map((patch) => ({ ...patch, points: patch.points.map((point) => shifted(point, shifts.value[i] as Place)) }))))
+const pieces = computed(() => props.take.raw.map((piece, i) => piece.map((patch) => ({ ...patch, points: patch.points.map((point) => shifted(point, shifts.value[i] as Place)) }))))
 const seams = computed(() =>
   props.take.seams.map(({ from, to }, i) => {
     const shift = middle(shifts.value[i] as Place, shifts.value[i + 1] as Place)

@@ -7,9 +7,8 @@ import { boxRound, pointsText } from './geometry'
 const props = withDefaults(defineProps<{ face: FaceShown; take: TakeShown; isLeftHanded: boolean; label: string; /** Which of its seams is sewn. */ at?: number }>(), { at: 0 })
 
 const wrongSide = useId()
-const lies = computed(() => ({ lower: props.take.pieces[props.at] ?? [], upper: props.take.pieces[props.at + 1] ?? [], from: props.take.seams[props.at]?.from ?? ([0, 0] as Place), to: props.take.seams[props.at]?.to ?? ([0, 1] as Place) }))
+const lies = computed(() => ({ lower: props.take.raw[props.at] ?? [], upper: props.take.raw[props.at + 1] ?? [], from: props.take.seams[props.at]?.from ?? ([0, 0] as Place), to: props.take.seams[props.at]?.to ?? ([0, 1] as Place) }))
 const colours = computed(() => new Map(props.face.fabrics.map((fabric) => [fabric.key, fabric.color])))
-const patchesOf = (ids: number[]) => props.face.patches.filter((patch) => ids.includes(patch.id))
 const side = computed(() => (props.isLeftHanded ? -1 : 1))
 
 /** Turns the block so that the seam stands upright and the lower piece lies on the far side of it. */
@@ -20,22 +19,17 @@ const turned = computed(() => {
     const [dx, dy] = [x - ax, y - ay]
     return [half * (dx * Math.cos(angle) - dy * Math.sin(angle)), half * (dx * Math.sin(angle) + dy * Math.cos(angle))]
   }
-  const lower = patchesOf(lies.value.lower).flatMap((patch) => patch.points.map((point) => turn(point, 1)[0]))
+  const lower = lies.value.lower.flatMap((patch) => patch.points.map((point) => turn(point, 1)[0]))
   const isRight = Math.abs(Math.max(...lower)) > Math.abs(Math.min(...lower))
   return (point: Place) => turn(point, isRight === (side.value > 0) ? -1 : 1)
 })
-const lower = computed(() => patchesOf(lies.value.lower).map((patch) => ({ ...patch, points: patch.points.map(turned.value) })))
+const lower = computed(() => lies.value.lower.map((patch) => ({ ...patch, points: patch.points.map(turned.value) })))
 /** Flipped over onto the lower one: its wrong side is up. */
-const upper = computed(() => patchesOf(lies.value.upper).map((patch) => ({ ...patch, points: patch.points.map((point): Place => [-turned.value(point)[0], turned.value(point)[1]]) })))
+const upper = computed(() => lies.value.upper.map((patch) => ({ ...patch, points: patch.points.map((point): Place => [-turned.value(point)[0], turned.value(point)[1]]) })))
 const seam = computed(() => ({ from: turned.value(lies.value.from), to: turned.value(lies.value.to) }))
-const allowance = computed(() => {
-  const out = side.value * props.face.allowance
-  const ys = [seam.value.from[1], seam.value.to[1]]
-  return { x: Math.min(0, out), y: Math.min(...ys), width: Math.abs(out), height: Math.abs((ys[1] ?? 0) - (ys[0] ?? 0)) }
-})
 const box = computed(() => {
   const all = boxRound([...lower.value, ...upper.value].flatMap((patch) => patch.points))
-  const room = Math.max(all.width, all.height) * 0.06 + props.face.allowance
+  const room = Math.max(all.width, all.height) * 0.06
   return { left: all.left - room, top: all.top - room, width: all.width + 2 * room, height: all.height + 2 * room }
 })
 const unit = computed(() => Math.max(box.value.width, box.value.height) / 420)
@@ -48,7 +42,6 @@ const unit = computed(() => Math.max(box.value.width, box.value.height) / 420)
         <line x1="0" y1="0" x2="0" :y2="unit * 9" stroke="#fff" :stroke-width="unit * 5" stroke-opacity="0.55" />
       </pattern>
     </defs>
-    <rect :x="allowance.x" :y="allowance.y" :width="allowance.width" :height="allowance.height" fill="#e4ded0" stroke="#5a6268" :stroke-width="unit" />
     <polygon v-for="patch in lower" :key="`l${patch.id}`" :points="pointsText(patch.points)" :fill="colours.get(patch.fabric)" stroke="#5a6268" :stroke-width="unit" />
     <g v-for="patch in upper" :key="`u${patch.id}`">
       <polygon :points="pointsText(patch.points)" :fill="colours.get(patch.fabric)" stroke="#2b3338" :stroke-width="unit * 1.5" />

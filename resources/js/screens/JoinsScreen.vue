@@ -41,7 +41,8 @@ const upWords = computed(() => {
   if (now === null || now.up === 'either') return 'Either part may lie on top.'
   return `${now.up === 'left' ? now.leftName : now.rightName} on top: more tips and seams to steer by.`
 })
-const biasWords = { none: '', left: 'The first part\'s edge is bias: pin it, and let the feed take it without pulling.', right: 'The second part\'s edge is bias: pin it, and let the feed take it without pulling.', both: 'Both edges are bias: handle them little, pin, do not pull.' }
+const biasOf = (part: string) => `The edge of ${part} is bias: pin it, and let the feed take it without pulling.`
+const biasWords = (one: JoinsShown['joins'][number]) => ({ none: '', left: biasOf(one.leftName), right: biasOf(one.rightName), both: 'Both edges are bias: handle them little, pin, do not pull.' })[one.bias]
 
 async function load() {
   await told(async () => {
@@ -122,15 +123,15 @@ async function told(work: () => Promise<void>) {
         <section v-if="join" class="sheet" :aria-label="join.title">
           <h2>{{ join.title }} <span class="soft"><FractionText :text="join.finished" /> {{ shown.face.units }} finished</span></h2>
           <SeamRuler :join="join" :fabrics="shown.face.fabrics" :units="shown.face.units" />
-          <p>{{ upWords }} {{ biasWords[join.bias] }}</p>
+          <p>{{ upWords }} {{ biasWords(join) }}</p>
           <p v-for="note in join.notes" :key="note">{{ note }}</p>
-          <p v-if="join.marks.length > matching && matching > 0" class="soft">Match {{ counted(matching, 'place') }}; the rest lies on plain cloth.</p>
-          <p v-if="join.ends_differ !== '0'" class="warn">The edges differ by <FractionText :text="join.ends_differ" /> {{ shown.face.units }}: pin both ends level and ease between.</p>
+          <p v-if="join.marks.length > matching && matching > 0" class="soft">Match {{ counted(matching, 'place') }}; the rest lies on plain cloth and does no harm.</p>
+          <p v-if="join.ends_differ !== '0'" class="warn">The edges differ by <FractionText :text="join.ends_differ" /> {{ shown.face.units }} from corner to corner: pin the corners of both ends on each other and ease between.</p>
           <table v-if="join.marks.length > 0">
-            <thead><tr><th scope="col">from the edge</th><th scope="col">first part</th><th scope="col">second part</th><th scope="col">what to do</th></tr></thead>
+            <thead><tr><th scope="col">from the {{ join.ends[0].name }}, raw</th><th scope="col">{{ join.leftName }}</th><th scope="col">{{ join.rightName }}</th><th scope="col">what to do</th></tr></thead>
             <tbody>
               <tr v-for="(mark, i) in join.marks" :key="i" :data-verdict="mark.verdict ?? undefined">
-                <td><FractionText :text="mark.from_edge[0]" /></td>
+                <td><FractionText :text="mark.from_edge[0]" /><template v-if="mark.from_edge[1] !== mark.from_edge[0]">, <FractionText :text="mark.from_edge[1]" /></template></td>
                 <td>{{ mark.left }}</td>
                 <td>{{ mark.right }}</td>
                 <td>{{ mark.do }} {{ mark.feed }}<b v-if="mark.verdict === 'ease'"> Misses by <FractionText :text="mark.miss ?? ''" />: ease it.</b><b v-else-if="mark.verdict === 'unpick'"> Misses by <FractionText :text="mark.miss ?? ''" />: unpick a seam before it, or make its unit again.</b></td>

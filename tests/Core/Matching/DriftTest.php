@@ -164,13 +164,22 @@ final class DriftTest extends TestCase
         SeamTest::of(3, $width, Fraction::of(12), $ideal, LengthUnit::Inch);
     }
 
-    public function test_a_triangle_hangs_over_a_square_end_and_a_drawn_line_is_passed_on_its_waste_side(): void
+    public function test_how_the_ends_of_a_goose_are_laid_and_what_stays_after_the_seam(): void
     {
-        $goose = self::drift(['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('gABB'), Fraction::of(1, 2))->sheets[0];
-        // One part's corner is square there, the other's 45 degrees: 1/4 in (√2 - 1) more along the seam.
-        self::assertSame(['At the start one part hangs over the other by ≈3/32 in: the needle goes where the two raw edges make the V, one allowance in.'], Hold::notes($goose, false, LengthUnit::Inch));
+        $names = ['the goose', 'the sky'];
+        $sheets = self::drift(['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('gABB'), Fraction::of(1, 2))->sheets;
+        // Worked by hand: at the base both corners have 45 degrees; at the peak the goose has 90, after its first seam 135.
+        self::assertSame([
+            'At the upper end the goose hangs over by ≈11/32 in and nothing lines up: lay the parts by the other end.',
+            'At the lower end both are level: lay them so.',
+            'Both ends are sharp: begin on a scrap of leader cloth.',
+            'Once it is open, the ear at the lower end may be clipped.',
+            'What hangs over at the upper end must stay: it becomes the allowance of the point there.',
+        ], Hold::notes($sheets[0], false, LengthUnit::Inch, $names));
+        self::assertContains('At the upper end the sky hangs over by 1/2 in: the needle goes through the V where the two raw edges cross.', Hold::notes($sheets[1], false, LengthUnit::Inch, $names));
+        self::assertContains('Both ends are level: lay them so.', Hold::notes(self::drift(Blocks::file('hAB'), Fraction::of(1, 2))->sheets[0], false, LengthUnit::Inch, $names));
         $plain = self::drift(Blocks::file('pA pB'), Fraction::of(1, 2))->sheets[0];
-        self::assertSame([[], 1], [Hold::notes($plain, false, LengthUnit::Inch), count(Hold::notes($plain, true, LengthUnit::Inch))]);
+        self::assertSame([[], 1], [Hold::notes($plain, false, LengthUnit::Inch, $names), count(Hold::notes($plain, true, LengthUnit::Inch, $names))]);
     }
 
     public function test_a_miss_is_left_eased_or_unpicked(): void

@@ -46,7 +46,7 @@ final class HoldTest extends TestCase
         $tips = self::words(self::plan(PressStyle::Nest, 'tABC180', 'tABC'));
         self::assertNotEmpty(array_filter($tips, static fn (string $words): bool => str_starts_with($words, 'Stab a pin straight through the tip and its partner;')));
 
-        self::assertContains('Nothing to meet: keep the allowance lying its way.', self::words(self::threeOverTwo()));
+        self::assertContains('Nothing to meet, so where it falls does no harm: keep the allowance lying its way, and do not stretch it.', self::words(self::threeOverTwo()));
     }
 
     public function test_a_tip_in_the_middle_of_plain_cloth_is_found_by_folding(): void

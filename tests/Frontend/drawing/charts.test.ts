@@ -6,7 +6,7 @@ import StepPictures from '@/components/machine/StepPictures.vue'
 import BarChart from '@/drawing/BarChart.vue'
 import SeamRuler from '@/drawing/SeamRuler.vue'
 import TakeUpChart from '@/drawing/TakeUpChart.vue'
-import { drawn, face, join, tags, value } from '../drawn'
+import { drawn, face, join, tags, taking, value } from '../drawn'
 
 beforeEach(() => {
   setActivePinia(createPinia())
@@ -20,8 +20,12 @@ const ruler = (change: Partial<JoinSheetShown> = {}): JoinSheetShown =>
     leftName: 'row 1',
     rightName: 'row 2',
     raw: ['4 1/2', '4 1/2'],
-    rawLengths: [4.5, 4.5],
-    finishedLength: 4,
+    realLengths: [4, 4],
+    allowance: 0.25,
+    ends: [
+      { name: 'left end', reach: [0.25, 0.25], slant: [0, 0], lay: 'level' },
+      { name: 'right end', reach: [0.25, 0.25], slant: [0, 0], lay: 'level' },
+    ],
     length: 4.5,
     up: 'left',
     edges: [
@@ -38,16 +42,43 @@ const ruler = (change: Partial<JoinSheetShown> = {}): JoinSheetShown =>
     ...change,
   }) as unknown as JoinSheetShown
 
+/** From where to where the raw edge of every patch runs. */
+const rawEdges = (markup: string) =>
+  tags(markup, 'polygon', 'cloth').map((tag) =>
+    value(tag, 'points')
+      .split(' ')
+      .slice(0, 2)
+      .map((corner) => Math.round(Number(corner.split(',')[0]) * 1e6) / 1e6),
+  )
+
 describe('the seam ruler', () => {
   const shown = (props = {}) => drawn(SeamRuler, { join: ruler(), fabrics: face.fabrics, units: 'in', ...props })
 
   it('lays both edges on each other from raw edge to raw edge', async () => {
-    const patches = tags(await shown(), 'rect').filter((tag) => !tag.includes('tape'))
-    expect(patches.map((tag) => [Number(value(tag, 'x')), Number(value(tag, 'width'))])).toEqual([
+    expect(rawEdges(await shown())).toEqual([
       [0, 2.25],
-      [2.25, 2.25],
+      [2.25, 4.5],
       [0, 4.5],
     ])
+  })
+
+  it('lets a sharp end hang over a square one, slanting as its own side does', async () => {
+    const ends: JoinSheetShown['ends'] = [
+      { name: 'left end', reach: [0.25, 0.603553], slant: [0, 1], lay: 'marked' },
+      { name: 'right end', reach: [0.25, 0.25], slant: [0, 0], lay: 'level' },
+    ]
+    const marks = ruler().marks.map((mark) => ({ ...mark, place: [mark.place[0], mark.place[1] + 0.353553] as [number, number] }))
+    const markup = await shown({ join: ruler({ ends, marks, edges: [[[0, 4, 'A']], [[0, 4, 'B']]] }) })
+    expect(rawEdges(markup)).toEqual([
+      [0.353553, 4.853553],
+      [0, 4.853553],
+    ])
+    const [, slanted] = tags(markup, 'polygon', 'cloth') as [string, string]
+    const corners = value(slanted, 'points').split(' ').map((corner) => corner.split(',').map(Number) as [number, number])
+    expect((corners[3]?.[0] ?? 0) - (corners[0]?.[0] ?? 0)).toBeCloseTo((corners[3]?.[1] ?? 0) - (corners[0]?.[1] ?? 0))
+    // What meets lies on each other though it is further from the longer raw end.
+    const [pin] = tags(markup, 'line', 'pin') as [string]
+    expect(Number(value(pin, 'x1'))).toBeCloseTo(Number(value(pin, 'x2')))
   })
 
   it('marks tips and seams, each in its own shape', async () => {
@@ -99,12 +130,12 @@ describe('the pictures of a step', () => {
   const step = (change: Partial<WorkStep> = {}): WorkStep => ({ key: 'a', do: 'join', place: 'machine', title: 'Rows', text: '', caution: '', times: 2, due: 2, counted: 0, joins: [0, 1], open: [0, 1], patches: [0, 1, 2, 3], size: null, isDone: false, ...change })
   const rows: StepPicture = {
     shown: [
-      { patches: [0, 1], flaps: [], size: ['4 1/2', '2 1/2'] },
-      { patches: [2, 3], flaps: [], size: ['4 1/2', '2 1/2'] },
+      { patches: [0, 1], raw: [], flaps: [], size: ['4 1/2', '2 1/2'] },
+      { patches: [2, 3], raw: [], flaps: [], size: ['4 1/2', '2 1/2'] },
     ],
     takes: [
-      { pieces: [[0], [1]], seams: [{ from: [2, 0], to: [2, 2] }] },
-      { pieces: [[2], [3]], seams: [{ from: [2, 2], to: [2, 4] }] },
+      taking([[0], [1]], [{ from: [2, 0], to: [2, 2] }]),
+      taking([[2], [3]], [{ from: [2, 2], to: [2, 4] }]),
     ],
     ruler: null,
     lookTwice: [1, 3].map((patch) => ({ row: 1, column: patch, ratio: 1, patch, side: null, right: [], wrong: [{ placement: { turn: 180, mirrored: false }, patches: [], ring: null }] })),

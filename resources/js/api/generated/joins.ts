@@ -23,10 +23,21 @@ export interface JoinEntry {
   id: number
   finished: string
   raw: Pair
+  /**
+   * How far the raw edges go past the finished corner, at the start of the join and at its end.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  reach: [ReachEntry, ReachEntry]
   ends_differ: string
   up: 'left' | 'right' | 'either'
   bias: 'none' | 'left' | 'right' | 'both'
   marks: MarkEntry[]
+}
+export interface ReachEntry {
+  left: string
+  right: string
 }
 export interface MarkEntry {
   at: Pair

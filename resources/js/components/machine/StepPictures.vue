@@ -27,8 +27,8 @@ const seam = computed(() => {
 })
 const hereOf = <T,>(all: T[]): T[] => (seam.value === null ? all.slice(0, MOST) : all.slice(seam.value.take, seam.value.take + 1))
 const takes = computed(() => hereOf(props.picture?.takes ?? []))
-const shown = computed(() => props.picture?.shown ?? [{ patches: props.step?.patches ?? [], flaps: [], size: null }])
-const parts = computed(() => (props.step === null ? [{ patches: undefined, flaps: props.press.flaps, size: null }] : shown.value.length === props.picture?.takes.length ? hereOf(shown.value) : shown.value.slice(0, MOST)))
+const shown = computed(() => props.picture?.shown ?? [{ patches: props.step?.patches ?? [], raw: [], flaps: [], size: null }])
+const parts = computed(() => (props.step === null ? [{ patches: undefined, raw: [], flaps: props.press.flaps, size: null }] : shown.value.length === props.picture?.takes.length ? hereOf(shown.value) : shown.value.slice(0, MOST)))
 const size = computed(() => (props.step?.size === null ? (parts.value[0]?.size ?? null) : null))
 const isCloseUp = computed(() => props.step !== null && props.step.do !== 'cut' && props.step.do !== 'mark')
 const hasBack = computed(() => props.step === null || props.step.do === 'press')
@@ -68,7 +68,7 @@ const side = computed(() => (props.isLeftHanded ? 'left' : 'right'))
     </figure>
     <figure class="opened">
       <figcaption>{{ takes.length > 0 ? 'Opened' : 'Face' }} <span v-if="size" class="soft">must measure <FractionText :text="size.join(' x ')" /></span></figcaption>
-      <div class="several"><BlockFace v-for="(part, i) in parts" :key="i" :face="press.face" :label="`Face: ${name}`" :joins="press.joins" :highlighted="highlighted" :patches="part.patches" :close-up="isCloseUp" :pixels="420" /></div>
+      <div class="several"><BlockFace v-for="(part, i) in parts" :key="i" :face="press.face" :label="`Face: ${name}`" :joins="press.joins" :highlighted="highlighted" :patches="part.patches" :raw="part.raw" :close-up="isCloseUp" :pixels="420" /></div>
     </figure>
     <figure v-if="hasBack" class="opened">
       <figcaption>Back <span class="soft">{{ step ? 'arrows show where the allowances lie' : 'as it is pressed' }}</span></figcaption>

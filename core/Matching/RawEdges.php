@@ -1,0 +1,245 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Matching;
+
+use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Geometry\PolygonShape;
+
+/**
+ * The raw outlines of all parts of a block: each finished outline moved out by the allowance on every side, corners mitred.
+ *
+ * A template's corner under 90 degrees is cut off along the raw edge of the part it is first sewn to there, if that reaches
+ * less far: then both lie level. Lengths are in the block's unit, x and y as on the face.
+ */
+final readonly class RawEdges
+{
+    private float $allowance;
+
+    private int $steps;
+
+    /** @var array<int, array{JoinEnd, JoinEnd}> start and end of each join, by its id */
+    private array $ends;
+
+    /** @var array<int, array<string, array{float, float, float}>> by patch and corner: how far its tip reaches when cut, and the direction the cut faces */
+    private array $cutTips;
+
+    public function __construct(Construction $construction)
+    {
+        $face = $construction->face;
+        $this->allowance = $face->block->seamAllowance->in($face->block->unit)->toFloat();
+        $this->steps = $face->lattice->steps;
+        $this->cutTips = $this->tips($construction);
+        $ends = [];
+        foreach ($construction->joins as $join) {
+            $ends[$join->id] = [$this->end($join, $join->seam->from), $this->end($join, $join->seam->to)];
+        }
+        $this->ends = $ends;
+    }
+
+    /** @return array{JoinEnd, JoinEnd} the start of the join and its end */
+    public function of(Join $join): array
+    {
+        return $this->ends[$join->id];
+    }
+
+    private function end(Join $join, Point $at): JoinEnd
+    {
+        return new JoinEnd(
+            [self::angle($join->left, $join, $at), self::angle($join->right, $join, $at)],
+            [$this->reach($join->left, $join, $at), $this->reach($join->right, $join, $at)],
+        );
+    }
+
+    /** How far the part's raw edge along the join goes past the finished corner: s·cot(a/2), or what is left of a cut tip. */
+    private function reach(Assembly $part, Join $join, Point $at): float
+    {
+        $cut = $part instanceof Piece ? ($this->cutTips[$part->patch->id][$at->key()][0] ?? null) : null;
+
+        return $cut ?? $this->mitre($part, $join, $at);
+    }
+
+    /** @return list<array{float, float}> corners of the part as it lies on the table, clockwise */
+    public function outline(Assembly $part): array
+    {
+        $cuts = [];
+        foreach ($part instanceof Piece ? ($this->cutTips[$part->patch->id] ?? []) : [] as $key => [, $x, $y]) {
+            [$atX, $atY] = array_map(intval(...), explode(',', (string) $key));
+            $cuts[] = [$atX / $this->steps, $atY / $this->steps, $x, $y];
+        }
+
+        return self::movedOut($part->outline(), $this->steps, $this->allowance, $cuts);
+    }
+
+    /**
+     * Every patch of the part as it lies there face up, seams sewn: out to the raw edge where nothing is sewn to it yet.
+     *
+     * @return array<int, list<array{float, float}>> corners by patch id
+     */
+    public function patches(Assembly $part): array
+    {
+        $raw = $this->outline($part);
+        $shown = [];
+        foreach (self::piecesOf($part) as $piece) {
+            $corners = $raw;
+            foreach ($piece->patch->outline->edges() as [$a, $b]) {
+                if (! self::isOuter($part, $a, $b)) {
+                    [$x, $y] = self::outward($a, $b);
+                    $corners = self::cutOff($corners, $x, $y, ($a->x * $x + $a->y * $y) / $this->steps);
+                }
+            }
+            $shown[$piece->patch->id] = $corners;
+        }
+
+        return $shown;
+    }
+
+    /** @return list<Piece> */
+    private static function piecesOf(Assembly $part): array
+    {
+        return $part instanceof Piece ? [$part] : array_merge(...array_map(self::piecesOf(...), $part->children()));
+    }
+
+    private static function isOuter(Assembly $part, Point $a, Point $b): bool
+    {
+        foreach ($part->outline()->edges() as [$c, $d]) {
+            if ($d->minus($c)->cross($a->minus($c)) === 0 && $d->minus($c)->cross($b->minus($c)) === 0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param list<array{float, float, float, float}> $cuts off corners: the corner, and the direction one allowance along which the cut runs
+     *
+     * @return list<array{float, float}>
+     */
+    private static function movedOut(ConvexPolygon $outline, int $steps, float $allowance, array $cuts): array
+    {
+        $edges = $outline->edges();
+        $corners = [];
+        foreach ($edges as $i => [$a, $b]) {
+            $before = self::outward(...$edges[($i + count($edges) - 1) % count($edges)]);
+            $after = self::outward($a, $b);
+            $scale = $allowance / (1 + $before[0] * $after[0] + $before[1] * $after[1]);
+            $corners[] = [$a->x / $steps + $scale * ($before[0] + $after[0]), $a->y / $steps + $scale * ($before[1] + $after[1])];
+        }
+        foreach ($cuts as [$x, $y, $faceX, $faceY]) {
+            $corners = self::cutOff($corners, $faceX, $faceY, $x * $faceX + $y * $faceY + $allowance);
+        }
+
+        return $corners;
+    }
+
+    /**
+     * @param list<array{float, float}> $corners
+     *
+     * @return list<array{float, float}> what lies no further than $limit in the direction
+     */
+    private static function cutOff(array $corners, float $x, float $y, float $limit): array
+    {
+        $kept = [];
+        foreach ($corners as $i => $corner) {
+            $next = $corners[($i + 1) % count($corners)];
+            [$here, $there] = [$corner[0] * $x + $corner[1] * $y - $limit, $next[0] * $x + $next[1] * $y - $limit];
+            if ($here <= 1e-12) {
+                $kept[] = $corner;
+            }
+            if (($here > 1e-12) !== ($there > 1e-12)) {
+                $share = $here / ($here - $there);
+                $kept[] = [$corner[0] + $share * ($next[0] - $corner[0]), $corner[1] + $share * ($next[1] - $corner[1])];
+            }
+        }
+
+        return $kept;
+    }
+
+    private function mitre(Assembly $part, Join $join, Point $at): float
+    {
+        return $this->allowance / tan(self::angle($part, $join, $at) / 2);
+    }
+
+    /** Between the seam and the part's next side, in radians. */
+    private static function angle(Assembly $part, Join $join, Point $at): float
+    {
+        $along = self::intoSeam($join, $at);
+        $side = self::nextSide($part, $join, $at);
+
+        return atan2(abs($along->cross($side)), $along->dot($side));
+    }
+
+    private static function intoSeam(Join $join, Point $at): Point
+    {
+        return ($join->seam->from->equals($at) ? $join->seam->to : $join->seam->from)->minus($at);
+    }
+
+    /** From the end of the seam along the part's side that bounds it there. */
+    private static function nextSide(Assembly $part, Join $join, Point $at): Point
+    {
+        foreach ($part->outline()->edges() as [$a, $b]) {
+            if (($a->equals($at) || $b->equals($at)) && ! ($join->seam->sideOf($a) === 0 && $join->seam->sideOf($b) === 0)) {
+                return ($a->equals($at) ? $b : $a)->minus($at);
+            }
+        }
+
+        throw new \LogicException('A join ends at a corner of its parts.');
+    }
+
+    /**
+     * Joins are listed in the order they are sewn, so the first that ends at a corner of a single patch is the one whose
+     * other part the tip is cut along.
+     *
+     * @return array<int, array<string, array{float, float, float}>>
+     */
+    private function tips(Construction $construction): array
+    {
+        $tips = [];
+        foreach ($construction->joins as $join) {
+            foreach ([[$join->left, $join->right], [$join->right, $join->left]] as [$part, $other]) {
+                if (! $part instanceof Piece || PolygonShape::of($part->patch->outline)->isPlain()) {
+                    continue;
+                }
+                foreach ([$join->seam->from, $join->seam->to] as $at) {
+                    $reach = $this->mitre($other, $join, $at);
+                    $isSharp = self::intoSeam($join, $at)->dot(self::nextSide($part, $join, $at)) > 0;
+                    if ($isSharp && $this->mitre($part, $join, $at) > $reach + 1e-9) {
+                        $tips[$part->patch->id][$at->key()] = [$reach, ...self::facing($join, $other, $at)];
+                    }
+                }
+            }
+        }
+
+        return $tips;
+    }
+
+    /** @return array{float, float} outward from the other part's next side, as it lies folded over the seam onto this one */
+    private static function facing(Join $join, Assembly $other, Point $at): array
+    {
+        [$along, $side] = [self::intoSeam($join, $at), self::nextSide($other, $join, $at)];
+        $square = $along->dot($along);
+        // Mirrored over the seam: twice its part along the seam, less itself.
+        $twice = 2 * $along->dot($side) / $square;
+        [$x, $y] = [$twice * $along->x - $side->x, $twice * $along->y - $side->y];
+        $length = hypot($x, $y);
+        // At a right angle to it, away from the seam's inside.
+        [$nx, $ny] = [$y / $length, -$x / $length];
+
+        return $nx * $along->x + $ny * $along->y < 0 ? [$nx, $ny] : [-$nx, -$ny];
+    }
+
+    /** @return array{float, float} outlines run clockwise with y down, so outward is to the left of the way */
+    private static function outward(Point $a, Point $b): array
+    {
+        $length = hypot($b->x - $a->x, $b->y - $a->y);
+
+        return [($b->y - $a->y) / $length, -($b->x - $a->x) / $length];
+    }
+}
