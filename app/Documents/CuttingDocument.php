@@ -5,17 +5,22 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use App\Cutting\CuttingChoices;
+use App\Models\Habit;
 use App\Models\ShelfBlock;
 use KeenSeam\Core\Making\Cut;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\FabricToBuy;
 use KeenSeam\Core\Making\MadeUnit;
+use KeenSeam\Core\Making\Margin;
 use KeenSeam\Core\Making\Packing;
 use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Preference;
+use KeenSeam\Core\Making\SizeText;
 use KeenSeam\Core\Making\SquaringUp;
+use KeenSeam\Core\Making\Stage;
 use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Making\Way;
+use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Measure\Fraction;
 
 /** Everything the cutting table shows: units as cards with their ways, the list to cut, and the fabric it takes. */
@@ -43,28 +48,45 @@ final readonly class CuttingDocument
     private function toArray(): array
     {
         $face = $this->plan->construction->face;
+        $offcuts = $this->plan->offcuts();
 
         return [
             'block' => ['id' => $this->block->id, 'name' => $this->block->name, 'version' => $this->block->version],
             'choices' => $this->choices->toArray(),
+            'habit' => Habit::margin()->value,
             'preferences' => array_map(static fn (Preference $one): array => ['preference' => $one->value, 'words' => $one->words()], Preference::cases()),
             'width' => $this->choices->question($face->block->unit)->widthFor($face->block->unit)->toText(),
             'face' => FaceDocument::of($face),
             'units' => array_map($this->unit(...), $this->plan->units),
-            'cuts' => array_map(fn (Cut $cut): array => [
-                'name' => self::nameOf($cut),
-                'letter' => $cut->letter,
-                'fabric' => $cut->fabric,
-                'shape' => $cut->shape->value,
-                'size' => self::sizeText($cut->width, $cut->height),
-                'count' => $cut->count,
-                'then' => $cut->then === Then::None ? '' : $cut->then->value,
-                'bias' => $cut->then->biasWords(),
-                'for' => $cut->for,
-                'isDone' => in_array(self::nameOf($cut), $this->block->cut_done, true),
-            ], $this->plan->cuts),
+            'cuts' => array_map($this->cut(...), $this->plan->cuts),
             'mixedUp' => array_map(static fn (array $pair): array => [$pair[0]->letter, $pair[1]->letter], $this->plan->nearlyEqual()),
             'fabric' => array_map($this->fabric(...), array_map(strval(...), array_keys($this->plan->fabric)), $this->plan->fabric),
+            'offcuts' => $offcuts === null ? null : ['count' => $offcuts['count'], 'size' => $offcuts['size']->toText(), 'for' => $offcuts['for']],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function cut(Cut $cut): array
+    {
+        $unit = $this->plan->construction->face->block->unit;
+
+        return [
+            'name' => self::nameOf($cut),
+            'letter' => $cut->letter,
+            'fabric' => $cut->fabric,
+            'shape' => $cut->shape->value,
+            'size' => SizeText::of($cut->width, $cut->height),
+            'count' => $cut->count,
+            'pieces' => $cut->pieces(),
+            'then' => $cut->then === Then::None ? '' : $cut->then->value,
+            'bias' => $cut->then->biasWords(),
+            'for' => $cut->for,
+            'margin' => $cut->margin->value,
+            'mirrored' => $cut->mirrored,
+            'how' => $cut->cuttingWords(),
+            'outline' => $cut->template === null ? null : array_map(static fn (array $corner): array => [round($corner[0], 4), round($corner[1], 4)], $cut->outline()),
+            'sides' => $cut->template === null ? [] : array_map(static fn (float $side): string => Amount::rounded($side, $unit), $cut->template->sides($cut->margin)),
+            'isDone' => in_array(self::nameOf($cut), $this->block->cut_done, true),
         ];
     }
 
@@ -76,12 +98,15 @@ final readonly class CuttingDocument
 
         return [
             ...CutDocument::unit($made, $this->plan),
-            'name' => $count === 1 ? $unit->unit->name() : $unit->unit->plural(),
+            'name' => $count === 1 ? $unit->name : $unit->plural,
+            'partOf' => $unit->first === null ? explode('.', $unit->label)[0] : null,
+            'ratio' => $unit->width->dividedBy($unit->height)->toFloat(),
             'patches' => array_map(static fn (array $patch): array => ['fabric' => $patch[0], 'points' => $patch[1]], $unit->picture->toShares()),
             'halves' => $this->halves($made),
             'ruler' => $this->ruler($made),
             'ways' => array_map(fn (Way $way): array => $this->way($way, $made), $made->ways),
-            'isOversize' => $this->choices->isOversize[$unit->label] ?? false,
+            'margin' => ($this->choices->margins[$unit->label] ?? null)?->value,
+            'canComeEitherWay' => $made->way->givesLookAlikes(),
             'isDone' => in_array('unit '.$unit->label, $this->block->cut_done, true),
         ];
     }
@@ -90,32 +115,73 @@ final readonly class CuttingDocument
     private function way(Way $way, MadeUnit $made): array
     {
         $unit = $made->unit;
-        $batches = $way->batches($unit->need, $unit->mirrored);
-        $own = $way->isEitherHand ? $unit->need + $unit->mirrored : ($batches ?? 0) * $way->own;
-        $other = $way->isEitherHand ? 0 : ($batches ?? 0) * $way->other;
+        $parts = $way->partsFor($unit->need, $unit->mirrored, $made->build);
+        $as = new MadeUnit($unit, $way, $made->ways, $made->build, $parts ?? 0, CuttingPlan::clothFor($way, $parts ?? 0, $this->plan->bench->marks));
 
         return [
             'key' => $way->key,
             'words' => $way->words,
-            'batches' => $batches,
-            'spare' => $batches === null ? 0 : $own + $other - $unit->need - $unit->mirrored,
-            'wrongHand' => max(0, $other - $unit->mirrored),
-            'seams' => $way->seams * ($batches ?? 0),
+            'batches' => $parts === null ? null : $as->batches(),
+            'spare' => max(0, $as->spare()),
+            'wrongHand' => $as->wrongHand(),
+            'isWrongBuild' => $way->lookAlike > 0 && $way->mirror === 0,
+            'halfMade' => $as->halfMade(),
+            'seams' => $way->seams * $as->batches(),
             'isOuterBias' => $way->isOuterBias,
-            'cloth' => (int) round(CuttingPlan::clothFor($way, $batches ?? 0, $this->marks())->toFloat()),
+            'cloth' => (int) round($as->cloth->toFloat()),
+            'beside' => $this->beside($as),
             'pieces' => array_map(fn (Piece $piece): array => [
                 'fabric' => $piece->fabric,
-                'exact' => self::sizeText($piece->width->raisedTo($this->marks()), $piece->height->raisedTo($this->marks())),
-                'oversize' => self::sizeText($piece->oversize, $piece->height->raisedTo($this->marks())->plus($piece->oversize->minus($piece->width->raisedTo($this->marks())))),
-                'count' => intdiv(($batches ?? 0) * $piece->perBatch + $piece->then->pieces() - 1, $piece->then->pieces()),
+                'exact' => SizeText::of(...$piece->exact($this->plan->bench->marks)),
+                'larger' => SizeText::of(...$piece->larger($this->plan->bench->marks)),
+                'isLarger' => $this->isLarger($piece, $unit->label),
+                'count' => $piece->countFor($as->batches(), $as->parts, $way->parts),
+                'shape' => $piece->shape->value,
                 'then' => $piece->then === Then::None ? '' : $piece->then->value,
             ], $way->pieces),
-            'steps' => $way->steps,
+            'stages' => $way->key === $made->way->key ? array_map(static fn (Stage $stage): array => [
+                'do' => $stage->do->value,
+                'words' => $stage->words,
+                'things' => $stage->cloth,
+                'marks' => $stage->marks,
+                'stitches' => $stage->stitches,
+                'knives' => $stage->knives,
+            ], $way->stages) : [],
             'note' => $way->note,
-            'bonus' => $way->bonus,
-            'sketch' => $way->sketch === null ? null : get_object_vars($way->sketch),
-            'beside' => (int) round(CuttingPlan::clothFor($way, $batches ?? 0, $this->marks())->minus($unit->width->times($unit->height)->times(Fraction::of($unit->need + $unit->mirrored)))->toFloat()),
+            'bonus' => $this->bonus($way),
         ];
+    }
+
+    /** Cloth that does not show in the finished units; null where a part of them is cut with something else. */
+    private function beside(MadeUnit $made): ?int
+    {
+        $unit = $made->unit;
+        if ($made->way->pieces === [] || $unit->parts !== []) {
+            return null;
+        }
+
+        return (int) round($made->cloth->minus($unit->width->times($unit->height)->times(Fraction::of($unit->need + $unit->mirrored)))->toFloat());
+    }
+
+    private function isLarger(Piece $piece, string $label): bool
+    {
+        $stack = array_values(array_filter($this->plan->cuts, static fn (Cut $cut): bool => $cut->fabric === $piece->fabric && in_array($label, $cut->for, true)));
+        $letter = array_values(array_filter($stack, fn (Cut $cut): bool => SizeText::of(...$piece->size($cut->margin, $this->plan->bench->marks)) === SizeText::of($cut->width, $cut->height)));
+
+        return isset($letter[0]) && $letter[0]->margin === Margin::Larger;
+    }
+
+    /** "2 small half-square triangles, about 1 3/4 raw" */
+    private function bonus(Way $way): string
+    {
+        $count = array_sum(array_column($way->offcuts, 0));
+        if ($count === 0) {
+            return '';
+        }
+        $marks = $this->plan->bench->sizes->marks();
+        $sizes = array_values(array_unique(array_map(static fn (array $one): string => $one[1]->raisedTo($marks)->minus(Fraction::of(1, $marks))->toText(), $way->offcuts)));
+
+        return sprintf('%d small half-square triangle%s, about %s raw', $count, $count === 1 ? '' : 's', implode(' and ', $sizes));
     }
 
     /** @return array<string, mixed> the unit with the ruler on it */
@@ -138,10 +204,7 @@ final readonly class CuttingDocument
     /** @return list<string> half of the raw size both ways, so that nobody has to halve it in the head */
     private function halves(MadeUnit $made): array
     {
-        $block = $this->plan->construction->face->block;
-        $two = $block->seamAllowance->in($block->unit)->times(Fraction::of(2));
-
-        return array_map(static fn (Fraction $side): string => $side->plus($two)->times(Fraction::of(1, 2))->toText(), [$made->unit->width, $made->unit->height]);
+        return array_map(static fn (Fraction $side): string => $side->times(Fraction::of(1, 2))->toText(), $made->unit->raw($this->plan->bench->sizes->allowance));
     }
 
     /** @return array<string, mixed> */
@@ -166,17 +229,5 @@ final readonly class CuttingDocument
                 ], $strip['pieces']),
             ], $packing->strips),
         ];
-    }
-
-    private function marks(): int
-    {
-        $unit = $this->plan->construction->face->block->unit;
-
-        return $this->choices->question($unit)->marksFor($unit);
-    }
-
-    private static function sizeText(Fraction $width, Fraction $height): string
-    {
-        return $width->equals($height) ? $width->toText() : $width->toText().' x '.$height->toText();
     }
 }

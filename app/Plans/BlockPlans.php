@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use App\BlockFiles\BlockFileReader;
+use App\Cutting\CuttingChoices;
 use App\Models\ShelfBlock;
 use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
@@ -12,8 +13,11 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Block;
+use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Making\ChosenBuilds;
+use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\Locks;
 use KeenSeam\Core\Pressing\PlanMemory;
@@ -47,10 +51,14 @@ final readonly class BlockPlans
         return $this->reader->readAgain($block->document);
     }
 
-    /** @throws KeenSeamProblem when the block cannot be sewn in its order */
-    public function sewn(ShelfBlock $block): Construction
+    /**
+     * Taken apart along the seams it is drawn with; chosen ways may give it others.
+     *
+     * @throws KeenSeamProblem when the block cannot be sewn in its order
+     */
+    public function drawn(ShelfBlock $block): Construction
     {
-        return $this->construction($block);
+        return Construction::of($this->face($block), $block->order);
     }
 
     /** What was worked out about the block's file before. */
@@ -72,12 +80,30 @@ final readonly class BlockPlans
      */
     public function changesWith(ShelfBlock $block, string $name, string $document): array
     {
-        $changes = ['name' => $name, 'document' => $document];
+        return $this->kept($block, ['name' => $name, 'document' => $document]);
+    }
+
+    /**
+     * The same for how it is made.
+     *
+     * @return array<string, mixed>
+     */
+    public function changesCutting(ShelfBlock $block, CuttingChoices $choices): array
+    {
+        return $this->kept($block, ['cutting' => $choices->toArray()]);
+    }
+
+    /**
+     * @param array<string, mixed> $changes
+     *
+     * @return array<string, mixed>
+     */
+    private function kept(ShelfBlock $block, array $changes): array
+    {
         if (array_filter([...$block->locks, ...$block->two_piles, ...$block->steps_done, ...$block->measured_parts]) === []) {
             return $changes;
         }
-        $changed = clone $block;
-        $changed->document = $document;
+        $changed = (clone $block)->fill($changes);
 
         return $changes + ($this->isSewnAlike($block, $changed) ? [] : ['locks' => [], 'two_piles' => [], 'steps_done' => [], 'measured_parts' => []]);
     }
@@ -224,9 +250,32 @@ final readonly class BlockPlans
         return new PressingPlanner($this->construction($block), CachedPlans::of($this->cache, $block->document.$block->order->value));
     }
 
+    /** As it is sewn once ways are chosen that make units with other seams than drawn. */
     private function construction(ShelfBlock $block): Construction
     {
-        return Construction::of($this->face($block), $block->order);
+        $drawn = $this->drawn($block);
+        $choices = CuttingChoices::from($block->cutting);
+        if (! $choices->mayChangeSeams()) {
+            return $drawn;
+        }
+        $memory = CachedPlans::of($this->cache, $block->document.$block->order->value.$block->style->value.json_encode($choices->toArray(), JSON_THROW_ON_ERROR));
+        $kept = $memory->recall('seams');
+        if (! is_string($kept['file'] ?? null)) {
+            $kept = ['file' => $this->withChosenSeams($block, $drawn, $choices)];
+            $memory->keep('seams', $kept);
+        }
+
+        return Construction::of(Face::of($this->reader->readAgain($kept['file'])), $block->order);
+    }
+
+    private function withChosenSeams(ShelfBlock $block, Construction $drawn, CuttingChoices $choices): string
+    {
+        $unit = $drawn->face->block->unit;
+        $plain = CuttingPlan::of($drawn, $choices->withoutUnits()->question($unit));
+        $cutting = CuttingPlan::of($drawn, $choices->fitting($plain)->question($unit));
+        $sewn = ChosenBuilds::sewn($drawn, $cutting, new PressQuestion($block->style), $this->patience());
+
+        return json_encode(BlockFileWriter::write($sewn->face->block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
     }
 
     /** @return \Closure(): bool */

@@ -41,10 +41,10 @@ final readonly class WorkTable
         $plan = $this->plans->press($block)->shown;
         $choices = CuttingChoices::from($block->cutting);
         try {
-            $steps = WorkSteps::of($plan, $choices->question($plan->construction->face->block->unit), $block->chain);
+            $steps = WorkSteps::of($plan, $choices->question($plan->construction->face->block->unit), $block->chain, $choices->mayChangeSeams() ? $this->plans->drawn($block) : null);
         } catch (CutNotPossible) {
             // A way that was chosen for a unit which is another one by now.
-            $steps = WorkSteps::of($plan, new CutQuestion($choices->blocks), $block->chain);
+            $steps = WorkSteps::of($plan, new CutQuestion($choices->blocks), $block->chain, $choices->mayChangeSeams() ? $this->plans->drawn($block) : null);
         }
 
         $progress = $block->work === [] ? self::counted($plan, $steps, $block->stepsDoneNow()) : $block->progress($plan->construction);

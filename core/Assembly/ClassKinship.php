@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Assembly;
 use KeenSeam\Core\Assembly\Internal\UnitShape;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 
 /** How unit classes are akin: mirror twins, and units that show the same picture with other seams. */
@@ -66,8 +67,18 @@ final class ClassKinship
     /** The same for units whose patches are equal up to a turn, or whose mirror image's are. */
     public static function handKey(PlacedUnit $unit, bool $mirrored): string
     {
+        return self::handKeyOf($unit->patches(), $unit->outline, $mirrored);
+    }
+
+    /**
+     * The same for any part of a block.
+     *
+     * @param list<Patch> $patches
+     */
+    public static function handKeyOf(array $patches, ConvexPolygon $outline, bool $mirrored): string
+    {
         return min(array_map(
-            static fn (int $turns): string => UnitShape::whole(UnitShape::patches($unit, $turns, $mirrored)),
+            static fn (int $turns): string => UnitShape::whole(UnitShape::ofPatches($patches, $outline, $turns, $mirrored)),
             [0, 1, 2, 3],
         ));
     }
@@ -85,7 +96,7 @@ final class ClassKinship
         return false;
     }
 
-    /** @return array{string, list<array{string, \KeenSeam\Core\Geometry\ConvexPolygon}>} outline, and fabric and outline of each patch */
+    /** @return array{string, list<array{string, ConvexPolygon}>} outline, and fabric and outline of each patch */
     private static function atOrigin(PlacedUnit $unit, int $turns): array
     {
         $origin = new Point(0, 0);
@@ -98,8 +109,8 @@ final class ClassKinship
     }
 
     /**
-     * @param list<array{string, \KeenSeam\Core\Geometry\ConvexPolygon}> $a
-     * @param list<array{string, \KeenSeam\Core\Geometry\ConvexPolygon}> $b
+     * @param list<array{string, ConvexPolygon}> $a
+     * @param list<array{string, ConvexPolygon}> $b
      */
     private static function haveTheSameColours(array $a, array $b): bool
     {

@@ -22,6 +22,16 @@ enum Corner: string
         return $clockwise[($at + $by->turn->quarters()) % 4];
     }
 
+    public function isLeft(): bool
+    {
+        return $this === self::TopLeft || $this === self::BottomLeft;
+    }
+
+    public function isTop(): bool
+    {
+        return $this === self::TopLeft || $this === self::TopRight;
+    }
+
     public function words(): string
     {
         return match ($this) {

@@ -31,20 +31,22 @@ final class WorkSteps
 
     private readonly ?CuttingPlan $cutting;
 
-    private function __construct(private readonly PressingPlan $plan, private readonly CutQuestion $question)
+    private function __construct(private readonly PressingPlan $plan, private readonly CutQuestion $question, private readonly ?Construction $drawn)
     {
         $this->construction = $plan->construction;
         $this->cutting = $this->cuttingPlan();
     }
 
     /**
+     * @param Construction|null $drawn the block as it is drawn, where chosen ways give it other seams; their labels are its
+     *
      * @return non-empty-list<Step>
      *
      * @throws CutNotPossible when the number of blocks is absurd, or a way to make a unit is not known
      */
-    public static function of(PressingPlan $plan, CutQuestion $question, Chain $chain = Chain::RowByRow): array
+    public static function of(PressingPlan $plan, CutQuestion $question, Chain $chain = Chain::RowByRow, ?Construction $drawn = null): array
     {
-        $steps = new self($plan, $question);
+        $steps = new self($plan, $question, $drawn);
 
         return [
             ...$steps->cutSteps(),
@@ -65,10 +67,11 @@ final class WorkSteps
         if ($this->construction->order->runsThroughCells()) {
             return null;
         }
+        $drawn = $this->drawn ?? $this->construction;
         try {
-            $sewn = $this->construction->order === Order::Rows ? $this->construction : Construction::of($this->construction->face, Order::Rows);
+            $sewn = $drawn->order === Order::Rows ? $drawn : Construction::of($drawn->face, Order::Rows);
         } catch (SetInSeamNeeded|OrderNotPossible) {
-            $sewn = $this->construction;
+            $sewn = $drawn;
         }
         try {
             return CuttingPlan::of($sewn, $this->question);

@@ -36,9 +36,22 @@ final class CutNotPossible extends \InvalidArgumentException implements KeenSeam
         return new self(sprintf('A piece of %s is %s %s long, but the fabric is only %s %s wide. Choose another way to make its unit, or wider fabric.', $fabric, $piece->toText(), $unit->value, $width->toText(), $unit->value), '/width');
     }
 
-    public static function unknownWay(string $way, string $label): self
+    /** @param list<string> $offered */
+    public static function unknownWay(string $way, string $label, array $offered): self
     {
-        return new self(sprintf('There is no way "%s" to make %s. Choose one of those offered.', mb_substr($way, 0, 40), $label), '/ways/'.$label);
+        return new self(sprintf('There is no way "%s" to make %s. Choose one of these: %s.', mb_substr($way, 0, 40), $label, implode(', ', $offered)), '/ways/'.$label);
+    }
+
+    /** @param list<string> $labels */
+    public static function unknownUnit(string $label, array $labels): self
+    {
+        return new self(sprintf('This block has no unit "%s". %s', mb_substr($label, 0, 40), $labels === [] ? 'It has only plain patches.' : 'Choose one of these: '.implode(', ', array_slice($labels, 0, 40)).'.'), '/ways');
+    }
+
+    /** @param list<string> $letters */
+    public static function unknownStack(string $letter, array $letters): self
+    {
+        return new self(sprintf('This block has no stack "%s". Choose one of these: %s.', mb_substr($letter, 0, 40), implode(', ', array_slice($letters, 0, 40))), '/stacks');
     }
 
     public function problemCode(): string

@@ -13,19 +13,20 @@ final readonly class CutQuestion
     public const MOST_BLOCKS = 400;
 
     /**
-     * @param int                   $blocks      how many of the block
-     * @param array<string, string> $ways        key of the way she chose, by the class's label
-     * @param array<string, bool>   $isOversize  whether pieces are cut larger to square up, by the class's label
-     * @param int|null              $marks       of the ruler to the inch or millimetre; 8, or 1 for millimetres, if null
-     * @param Fraction|null         $usableWidth of the fabric, in the block's unit; 42 in if null
+     * @param int                        $blocks      how many of the block
+     * @param array<string, string>      $ways        key of the way she chose, by the class's label
+     * @param array<string, BuildChoice> $builds      by the class's label; all alike if left out
+     * @param int|null                   $marks       of the ruler to the inch or millimetre; 8, or 1 for millimetres, if null
+     * @param Fraction|null              $usableWidth of the fabric, in the block's unit; 42 in if null
      */
     public function __construct(
         public int $blocks = 1,
         public Preference $preference = Preference::LeastCloth,
         public array $ways = [],
-        public array $isOversize = [],
+        public Margins $margins = new Margins(),
         public ?int $marks = null,
         public ?Fraction $usableWidth = null,
+        public array $builds = [],
     ) {}
 
     public function marksFor(LengthUnit $unit): int
@@ -36,5 +37,10 @@ final readonly class CutQuestion
     public function widthFor(LengthUnit $unit): Fraction
     {
         return $this->usableWidth ?? ($unit === LengthUnit::Inch ? Fraction::of(42) : Fraction::of(1060));
+    }
+
+    public function buildOf(string $label): BuildChoice
+    {
+        return $this->builds[$label] ?? BuildChoice::Alike;
     }
 }

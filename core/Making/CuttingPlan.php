@@ -6,13 +6,14 @@ namespace KeenSeam\Core\Making;
 
 use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\KnownShape;
 use KeenSeam\Core\Block\Block;
-use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Face;
-use KeenSeam\Core\Block\Grid;
-use KeenSeam\Core\Block\Picture;
+use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
-use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Making\Internal\Stacks;
+use KeenSeam\Core\Making\Recipes\StripSets;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 
@@ -26,15 +27,22 @@ final readonly class CuttingPlan
     private const LEAST = [1, 4];
 
     /**
-     * @param list<MadeUnit>         $units
-     * @param list<Cut>              $cuts   by fabric, the largest first
-     * @param array<string, Packing> $fabric by fabric key
+     * @param list<MadeUnit>                                $units
+     * @param list<Cut>                                     $cuts    by fabric, the largest first
+     * @param array<string, Packing>                        $fabric  by fabric key
+     * @param list<array{set: StripSet, for: list<string>}> $strips  sets of strips, with the units they are for
+     * @param list<array{Piece, int}>                       $plain   patches that are a cell by themselves outside of grids of such
+     * @param array<string, list<array{Piece, int}>>        $plainIn those of grids of plain patches, by the grid's label
      */
     private function __construct(
         public Construction $construction,
+        public Bench $bench,
         public array $units,
         public array $cuts,
         public array $fabric,
+        public array $strips,
+        public array $plain,
+        public array $plainIn,
     ) {}
 
     /** @throws CutNotPossible */
@@ -45,13 +53,21 @@ final readonly class CuttingPlan
             throw CutNotPossible::blocks(CutQuestion::MOST_BLOCKS);
         }
         self::ensureCuttable($construction->face);
-        $allowance = $block->seamAllowance->in($block->unit);
-        $ways = new Ways($allowance, $block->unit);
-        $marks = $question->marksFor($block->unit);
-        $units = array_map(static fn (UnitToMake $unit): MadeUnit => self::made($unit, $ways->of($unit), $question, $marks), self::unitsToMake($construction, $question->blocks));
-        $cuts = self::cuts($units, self::plainPieces($construction->face, $ways, $question->blocks, self::cutFromStrips($units)), $question, $marks);
+        $units = UnitsToMake::of($construction, $question->blocks);
+        $bench = self::bench($construction, $units, $question);
+        self::ensureKnown($question, $units);
+        $made = self::allMade($units, $bench, $question);
+        $stacks = new Stacks($bench, $question);
+        foreach ($made as $one) {
+            $stacks->addUnit($one);
+        }
+        $whole = $construction->face->whole;
+        $areAllLoose = $construction->order->runsThroughCells();
+        $stacks->addLoose(self::loosePatches($whole, self::fromStrips($made, $construction, true), $areAllLoose));
+        $cuts = $stacks->cuts();
+        $outside = self::loosePatches($whole, self::fromStrips($made, $construction, false), $areAllLoose);
 
-        return new self($construction, $units, $cuts, self::packed($cuts, $block, $question));
+        return new self($construction, $bench, $made, $cuts, self::packed($cuts, $block, $question), self::strips($made, $bench), self::counted($outside, $bench, $question->blocks), self::plainIn($made, $bench, $question->blocks));
     }
 
     /** @return list<array{Cut, Cut}> stacks of one fabric whose sizes are near enough to be mixed up */
@@ -72,44 +88,105 @@ final readonly class CuttingPlan
         return $pairs;
     }
 
-    /** @return list<UnitToMake> a class and its mirror twin together */
-    private static function unitsToMake(Construction $construction, int $blocks): array
+    /**
+     * Small half-square triangles that the waste gives, if it is sewn before it is cut off, and the one size to which all of
+     * them can be squared up.
+     *
+     * @return array{count: int, size: Fraction, for: list<string>}|null null where there are none
+     */
+    public function offcuts(): ?array
     {
-        $classes = $construction->classes;
-        $twins = ClassKinship::twins($classes);
-        $alike = ClassKinship::lookAlikes($classes);
-        $units = [];
-        foreach ($classes as $class) {
-            $twin = $twins[$class->index] ?? null;
-            if ($twin !== null && $twin < $class->index) {
-                continue;
+        [$count, $least, $for] = [0, null, []];
+        foreach ($this->units as $made) {
+            foreach ($made->way->offcuts as [$each, $raw]) {
+                $count += $each * intdiv($made->parts, $made->way->parts);
+                $least = $least === null || $raw->toFloat() < $least->toFloat() ? $raw : $least;
+                $for[$made->unit->label] = true;
             }
-            $first = $class->members[0];
-            [$width, $height] = self::size($first, $construction->face);
-            $units[] = new UnitToMake(
-                $class->label(),
-                $first->cell->unit,
-                $first,
-                $width,
-                $height,
-                $blocks * count($class->members),
-                $twin === null ? 0 : $blocks * count($classes[$twin]->members),
-                self::ownPicture($first, $width, $height, $construction->face->block),
-                array_map(static fn (int $other): string => $classes[$other]->label(), $alike[$class->index] ?? []),
-            );
+        }
+        $marks = $this->bench->sizes->marks();
+
+        // What is sure to come out: the mark below.
+        return $least === null || $count === 0 ? null : ['count' => $count, 'size' => $least->raisedTo($marks)->minus(Fraction::of($least->compareTo($least->raisedTo($marks)) === 0 ? 0 : 1, $marks)), 'for' => array_map(strval(...), array_keys($for))];
+    }
+
+    public function unit(string $label): ?MadeUnit
+    {
+        foreach ($this->units as $made) {
+            if ($made->unit->label === $label) {
+                return $made;
+            }
         }
 
-        return $units;
+        return null;
+    }
+
+    /** Area cut for so many parts of batches, in square inches or millimetres. */
+    public static function clothFor(Way $way, int $parts, int $marks): Fraction
+    {
+        $area = Fraction::zero();
+        foreach ($way->pieces as $piece) {
+            [$width, $height] = $piece->exact($marks);
+            $area = $area->plus($width->times($height)->times(Fraction::of($piece->countFor($way->batchesFor($parts), $parts, $way->parts))));
+        }
+
+        return $area;
+    }
+
+    /** @param list<UnitToMake> $units */
+    private static function bench(Construction $construction, array $units, CutQuestion $question): Bench
+    {
+        $block = $construction->face->block;
+        $sizes = new CutSizes($block->seamAllowance->in($block->unit), $block->unit);
+        $parts = [];
+        foreach ($units as $unit) {
+            foreach ($unit->first === null ? $unit->members : [] as $member) {
+                $known = KnownShape::of(array_map(static fn (Patch $patch): ConvexPolygon => $patch->outline, $member));
+                if ($known !== null) {
+                    $parts += array_fill_keys(array_map(static fn (Patch $patch): int => $patch->id, $member), $known->outline);
+                }
+            }
+        }
+
+        return new Bench($sizes, new PatchCutter($sizes, $construction, $parts), $construction->order, $question->widthFor($block->unit), $question->marksFor($block->unit));
+    }
+
+    /**
+     * @param list<UnitToMake> $units
+     *
+     * @throws CutNotPossible where a choice is for a unit that is not there
+     */
+    private static function ensureKnown(CutQuestion $question, array $units): void
+    {
+        $labels = array_map(static fn (UnitToMake $unit): string => $unit->label, $units);
+        foreach ([$question->ways, $question->builds, $question->margins->units] as $chosen) {
+            foreach (array_keys($chosen) as $label) {
+                if (! in_array((string) $label, $labels, true)) {
+                    throw CutNotPossible::unknownUnit((string) $label, $labels);
+                }
+            }
+        }
+    }
+
+    /**
+     * @param list<UnitToMake> $units
+     *
+     * @return list<MadeUnit>
+     */
+    private static function allMade(array $units, Bench $bench, CutQuestion $question): array
+    {
+        return array_map(static fn (UnitToMake $unit): MadeUnit => self::made($unit, Recipes::waysOf($unit, $bench), $question, $bench->marks), $units);
     }
 
     /** @param list<Way> $ways */
     private static function made(UnitToMake $unit, array $ways, CutQuestion $question, int $marks): MadeUnit
     {
+        $build = $question->buildOf($unit->label);
         $possible = [];
         foreach ($ways as $way) {
-            $batches = $way->batches($unit->need, $unit->mirrored);
-            if ($batches !== null) {
-                $possible[] = new MadeUnit($unit, $way, $ways, $batches, self::clothFor($way, $batches, $marks));
+            $parts = $way->partsFor($unit->need, $unit->mirrored, $build);
+            if ($parts !== null) {
+                $possible[] = new MadeUnit($unit, $way, $ways, $build, $parts, self::clothFor($way, $parts, $marks));
             }
         }
         $chosen = $question->ways[$unit->label] ?? null;
@@ -119,24 +196,22 @@ final readonly class CuttingPlan
             }
         }
         if ($chosen !== null || $possible === []) {
-            throw CutNotPossible::unknownWay((string) $chosen, $unit->label);
+            throw CutNotPossible::unknownWay((string) $chosen, $unit->label, array_map(static fn (MadeUnit $made): string => $made->way->key, $possible));
         }
         usort($possible, static fn (MadeUnit $a, MadeUnit $b): int => self::weighed($a, $question) <=> self::weighed($b, $question));
 
         return $possible[0];
     }
 
-    /** @return list<float|int> smaller is better */
+    /** @return list<float|int> smaller is better; equal ways stay in the order in which they are offered */
     private static function weighed(MadeUnit $made, CutQuestion $question): array
     {
-        $pieces = array_sum(array_map(static fn (Piece $piece): int => $piece->perBatch, $made->way->pieces)) * $made->batches;
+        $pieces = array_sum(array_map(static fn (Piece $piece): int => $piece->perBatch, $made->way->pieces)) * $made->batches();
         $cloth = $made->cloth->toFloat();
         // What is squared up after sewing comes out truest; bias edges and cut triangles stretch.
         $isTrue = array_filter($made->way->pieces, static fn (Piece $piece): bool => $piece->then !== Then::None) === [] && ! $made->way->isOuterBias;
-
         $isByChoice = $made->way->isByChoice ? 1 : 0;
-        // Equal ways stay in the order in which they are offered.
-        $isOtherHand = $made->unit->mirrored === 0 && $made->way->other > 0 ? 1 : 0;
+        $isOtherHand = $made->unit->mirrored === 0 && $made->wrongHand() > 0 ? 1 : 0;
 
         return match ($question->preference) {
             // Outer edges stay on the straight grain wherever there is a way.
@@ -146,131 +221,113 @@ final readonly class CuttingPlan
         };
     }
 
-    /** Area cut for so many batches, in square inches or millimetres. */
-    public static function clothFor(Way $way, int $batches, int $marks): Fraction
-    {
-        $area = Fraction::zero();
-        foreach ($way->pieces as $piece) {
-            $count = intdiv($batches * $piece->perBatch + $piece->then->pieces() - 1, $piece->then->pieces());
-            $area = $area->plus($piece->width->raisedTo($marks)->times($piece->height->raisedTo($marks))->times(Fraction::of($count)));
-        }
-
-        return $area;
-    }
-
     /**
-     * @param list<MadeUnit>          $units
-     * @param list<array{Piece, int}> $plain
+     * @param list<Patch> $patches
      *
-     * @return list<Cut>
+     * @return list<array{Piece, int}> with how many are taken, once all are cut further
      */
-    private static function cuts(array $units, array $plain, CutQuestion $question, int $marks): array
-    {
-        $stacks = [];
-        $add = static function (Piece $piece, int $pieces, string $for, bool $isOversize) use (&$stacks, $marks): void {
-            [$width, $height] = [$piece->width->raisedTo($marks), $piece->height->raisedTo($marks)];
-            if ($isOversize && $piece->oversize->compareTo($width) > 0) {
-                [$width, $height] = [$piece->oversize, $height->plus($piece->oversize->minus($width))];
-            }
-            $key = implode(' ', [$piece->fabric, $piece->shape->value, $width->toText(), $height->toText(), $piece->then->value]);
-            $stacks[$key] ??= ['piece' => $piece, 'width' => $width, 'height' => $height, 'pieces' => 0, 'for' => []];
-            $stacks[$key]['pieces'] += $pieces;
-            $stacks[$key]['for'][$for] = true;
-        };
-        foreach ($units as $made) {
-            foreach ($made->way->pieces as $piece) {
-                $add($piece, $made->batches * $piece->perBatch, $made->unit->label, $question->isOversize[$made->unit->label] ?? false);
-            }
-        }
-        foreach ($plain as [$piece, $count]) {
-            $add($piece, $count, 'plain', false);
-        }
-        $stacks = array_values($stacks);
-        usort($stacks, static fn (array $a, array $b): int => $a['piece']->fabric <=> $b['piece']->fabric ?: $b['width']->times($b['height'])->compareTo($a['width']->times($a['height'])));
-
-        return array_map(static fn (array $stack, int $i): Cut => new Cut(
-            self::letter($i),
-            $stack['piece']->fabric,
-            $stack['piece']->shape,
-            $stack['width'],
-            $stack['height'],
-            intdiv($stack['pieces'] + $stack['piece']->then->pieces() - 1, $stack['piece']->then->pieces()),
-            $stack['piece']->then,
-            array_map(strval(...), array_keys($stack['for'])),
-        ), $stacks, array_keys($stacks));
-    }
-
-    /** a, b, ..., z, aa, ab, ... */
-    private static function letter(int $number): string
-    {
-        return ($number < 26 ? '' : self::letter(intdiv($number, 26) - 1)).chr(ord('a') + $number % 26);
-    }
-
-    /**
-     * @param list<MadeUnit> $units
-     *
-     * @return list<string> class keys of small grids whose patches come from strips
-     */
-    private static function cutFromStrips(array $units): array
-    {
-        return array_values(array_map(
-            static fn (MadeUnit $made): string => ClassKinship::classKey($made->unit->first),
-            array_filter($units, static fn (MadeUnit $made): bool => $made->way->key === 'strip-sets'),
-        ));
-    }
-
-    /**
-     * @param list<string> $fromStrips
-     *
-     * @return list<array{Piece, int}> patches that are a cell by themselves, with how many
-     */
-    private static function plainPieces(Face $face, Ways $ways, int $blocks, array $fromStrips): array
+    private static function counted(array $patches, Bench $bench, int $blocks): array
     {
         $found = [];
-        foreach (self::plainUnits($face->whole, $fromStrips) as $unit) {
-            [$width, $height] = self::size($unit, $face);
-            $piece = $ways->rectangle($unit->patches()[0]->fabric->key, $width, $height);
-            $key = implode(' ', [$piece->fabric, $width->toText(), $height->toText()]);
-            $found[$key] ??= [$piece, 0];
-            $found[$key][1] += $blocks;
+        foreach ($patches as $patch) {
+            $piece = $bench->cutter->piece($patch);
+            $found[(string) $piece->patch] ??= [$piece, 0];
+            $found[(string) $piece->patch][1] += $blocks;
         }
 
         return array_values($found);
     }
 
     /**
-     * @param list<string> $fromStrips
+     * @param list<MadeUnit> $made
      *
-     * @return list<PlacedUnit>
+     * @return array<string, list<array{Piece, int}>>
      */
-    private static function plainUnits(PlacedUnit $unit, array $fromStrips): array
+    private static function plainIn(array $made, Bench $bench, int $blocks): array
     {
         $plain = [];
-        foreach ($unit->parts as $part) {
-            if ($part instanceof PlacedUnit && ($fromStrips === [] || ! in_array(ClassKinship::classKey($part), $fromStrips, true))) {
-                array_push($plain, ...(count($part->patches()) === 1 ? [$part] : self::plainUnits($part, $fromStrips)));
+        foreach ($made as $one) {
+            if (self::canBeStrips($one) && $one->unit->first !== null) {
+                $plain[$one->unit->label] = self::counted(array_merge(...$one->unit->members), $bench, $blocks);
             }
         }
 
         return $plain;
     }
 
-    /** @return array{Fraction, Fraction} finished width and height in the unit's own frame */
-    private static function size(PlacedUnit $unit, Face $face): array
+    private static function canBeStrips(MadeUnit $made): bool
     {
-        $corner = $unit->outline->corner();
-        $far = static fn (string $axis): int => max(array_map(static fn (Point $point): int => $axis === 'x' ? $point->x : $point->y, $unit->outline->points));
-        $size = [Fraction::of($far('x') - $corner->x, $face->lattice->steps), Fraction::of($far('y') - $corner->y, $face->lattice->steps)];
-
-        return $unit->placement->turn->swapsSides() ? [$size[1], $size[0]] : $size;
+        return array_filter($made->ways, static fn (Way $way): bool => $way->key === StripSets::KEY) !== [];
     }
 
-    private static function ownPicture(PlacedUnit $unit, Fraction $width, Fraction $height, Block $block): Picture
+    /**
+     * @param list<MadeUnit> $made
+     * @param bool           $isChosen only those that are; else all that could
+     *
+     * @return array<int, true> object ids of small grids whose patches come from strips
+     */
+    private static function fromStrips(array $made, Construction $construction, bool $isChosen): array
     {
-        $one = [Fraction::of(1)];
-        $alone = new Block($block->name, $block->unit, Length::of($width, $block->unit), Length::of($height, $block->unit), $block->seamAllowance, $block->fabrics, Grid::of($one, $one, [new Cell(1, 1, 1, 1, $unit->cell->unit)]));
+        $labels = [];
+        foreach ($made as $one) {
+            if (($isChosen ? $one->way->key === StripSets::KEY : self::canBeStrips($one)) && $one->unit->first !== null) {
+                $labels[ClassKinship::handKey($one->unit->first, false)] = true;
+                $labels[ClassKinship::handKey($one->unit->first, true)] = true;
+            }
+        }
+        $keys = [];
+        foreach ($labels === [] ? [] : $construction->classes as $class) {
+            if (isset($labels[ClassKinship::handKey($class->members[0], false)])) {
+                foreach ($class->members as $member) {
+                    $keys[spl_object_id($member)] = true;
+                }
+            }
+        }
 
-        return Picture::of(Face::of($alone)->whole);
+        return $keys;
+    }
+
+    /**
+     * Patches that are cut to shape by themselves: those that are a cell, and all of them where the order runs through cells.
+     *
+     * @param array<int, true> $fromStrips object ids of units whose patches come from strips
+     *
+     * @return list<Patch>
+     */
+    private static function loosePatches(PlacedUnit $unit, array $fromStrips, bool $areAllLoose): array
+    {
+        if ($areAllLoose) {
+            return $unit->patches();
+        }
+        $loose = [];
+        foreach ($unit->parts as $part) {
+            if ($part instanceof Patch) {
+                if (count($unit->parts) === 1) {
+                    $loose[] = $part;
+                }
+            } elseif (! isset($fromStrips[spl_object_id($part)])) {
+                array_push($loose, ...self::loosePatches($part, $fromStrips, false));
+            }
+        }
+
+        return $loose;
+    }
+
+    /**
+     * @param list<MadeUnit> $made
+     *
+     * @return list<array{set: StripSet, for: list<string>}>
+     */
+    private static function strips(array $made, Bench $bench): array
+    {
+        $strips = [];
+        foreach ($made as $one) {
+            foreach ($one->way->key === StripSets::KEY ? StripSets::sets($one->unit, $bench) : [] as $set) {
+                $strips[] = ['set' => $set, 'for' => [$one->unit->label]];
+            }
+        }
+
+        return $strips;
     }
 
     /**

@@ -5,196 +5,213 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Making;
 
 use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Making\Internal\PatternSearch;
+use KeenSeam\Core\Making\Internal\Requirement;
 use KeenSeam\Core\Measure\Fraction;
-use KeenSeam\Core\Measure\Length;
-use KeenSeam\Core\Measure\LengthNotReadable;
-use KeenSeam\Core\Measure\LengthUnit;
 
 /**
- * Compares a pattern's own cutting list with what the block needs, before anything is cut.
+ * Compares a pattern's own cutting list with what the block needs, before anything is cut: first the way and the margin
+ * that explain each line are found, then only what none explains is told. Larger is no mistake.
  *
- * A line is "fabric, size, count", like "Harbour ink, 2 7/8, 6" or "B, 2 1/2 x 4 1/2, 4"; for finished units
- * "unit, U2, 4" or "unit, U2 mirrored, 4". Lines that say nothing are passed over.
+ * A line is "fabric, size, count", like "Harbour ink, 2 7/8, 6, cut once" or "B, 2 1/2 x 4 1/2, 4"; for finished units
+ * "unit, U2, 4" or "unit, U2 mirrored, 4". Empty lines are passed over.
  */
 final readonly class PatternCheck
 {
-    /** A size that is off by less is taken for the same piece, cut wrong. */
-    private const NEAR = [1, 1];
-
     private const MOST_LINES = 500;
 
-    /** @param list<string> $findings one sentence each; none when the lists agree */
+    /**
+     * @param list<array{line: int, way: string, margin: Margin}>                                                                  $explained
+     * @param list<array{what: string, fabric: string|null, size: array{Fraction, Fraction}|null, class: string|null, count: int}> $short
+     * @param list<array{line: int, reason: string}>                                                                               $unknown
+     */
     private function __construct(
-        public array $findings,
+        public array $explained,
+        public array $short,
+        public array $unknown,
         public int $lines,
     ) {}
 
     /** @throws PatternNotReadable with the number of the line */
     public static function of(CuttingPlan $plan, string $text): self
     {
-        $lines = array_values(array_filter(preg_split('~\R~u', $text) ?: [], static fn (string $line): bool => trim($line, " \t;,") !== ''));
-        if (count($lines) > self::MOST_LINES) {
+        $lines = self::lines($plan, $text);
+        $cuts = array_values(array_filter($lines, static fn (PatternLine $line): bool => ! $line->isOfUnits()));
+        $search = new PatternSearch($cuts === [] ? [] : self::groups($plan), $cuts, static fn (PatternLine $line): ?string => self::fabric($plan, $line->name)?->key);
+        $explained = [];
+        foreach ($search->served() as [$need, $i, , $way]) {
+            $margin = Requirement::isExact((int) $need->fit($cuts[$i])) ? Margin::Exact : Margin::Larger;
+            $explained[$cuts[$i]->number] ??= ['line' => $cuts[$i]->number, 'way' => $way, 'margin' => $margin];
+        }
+        $short = array_map(static fn (array $one): array => self::lacking($plan, ...$one), $search->short());
+        [$told, $lackingUnits, $unknownUnits] = self::units($plan, array_values(array_filter($lines, static fn (PatternLine $line): bool => $line->isOfUnits())));
+        $explained += $told;
+        ksort($explained);
+        $unknown = [...self::unknown($plan, $cuts, $explained, $search->short()), ...$unknownUnits];
+        usort($unknown, static fn (array $a, array $b): int => $a['line'] <=> $b['line']);
+
+        return new self(array_values($explained), [...$short, ...$lackingUnits], $unknown, count($lines));
+    }
+
+    /**
+     * @return non-empty-list<PatternLine>
+     *
+     * @throws PatternNotReadable
+     */
+    private static function lines(CuttingPlan $plan, string $text): array
+    {
+        if (! mb_check_encoding($text, 'UTF-8') || str_contains($text, "\0")) {
+            throw PatternNotReadable::noText();
+        }
+        $texts = preg_split('~\R~u', $text) ?: [];
+        $isSaid = static fn (string $line): bool => trim($line, " \t;,") !== '';
+        if (count(array_filter($texts, $isSaid)) > self::MOST_LINES) {
             throw PatternNotReadable::tooLong(self::MOST_LINES);
         }
-        if ($lines === []) {
-            throw PatternNotReadable::nothing();
-        }
-        $cuts = $units = $findings = $seen = [];
-        foreach ($lines as $number => $line) {
-            $fields = array_map(static fn (?string $field): string => trim((string) $field), str_getcsv($line, str_contains($line, ';') ? ';' : ','));
-            if ($number === 0 && count($lines) > 1 && ! preg_match('~\d~', $line)) {
-                continue; // a heading
-            }
-            if (count($fields) < 3 || preg_match('~^\d{1,5}$~D', $fields[2]) !== 1) {
-                throw PatternNotReadable::line($number + 1, $line);
-            }
-            if (isset($seen[strtolower($line)])) {
-                $findings[] = sprintf('Line %d, "%s", stands there twice.', $number + 1, trim($line));
-            }
-            $seen[strtolower($line)] = true;
-            if (strtolower($fields[0]) === 'unit') {
-                $units[strtolower($fields[1])] = ($units[strtolower($fields[1])] ?? 0) + (int) $fields[2];
-            } else {
-                $fabric = self::fabric($plan, $fields[0]) ?? throw PatternNotReadable::fabric($number + 1, $fields[0]);
-                [$width, $height] = self::size($fields[1], $plan->construction->face->block->unit, $number + 1);
-                $cuts[] = ['fabric' => $fabric, 'width' => $width, 'height' => $height, 'count' => (int) $fields[2]];
+        $lines = [];
+        foreach ($texts as $i => $line) {
+            $isHeading = $lines === [] && preg_match('~\d~', $line) !== 1 && count(array_filter(array_slice($texts, $i + 1), $isSaid)) > 0;
+            if ($isSaid($line) && ! $isHeading) {
+                $lines[] = PatternLine::read($i + 1, $line, $plan->construction->face->block->unit);
             }
         }
 
-        return new self([...$findings, ...self::compared($plan, $cuts), ...self::comparedUnits($plan, $units)], count($lines));
+        return $lines === [] ? throw PatternNotReadable::nothing() : $lines;
     }
 
-    /**
-     * @param list<array{fabric: Fabric, width: Fraction, height: Fraction, count: int}> $given
-     *
-     * @return list<string>
-     */
-    private static function compared(CuttingPlan $plan, array $given): array
+    /** @return list<list<array{way: string, needs: list<Requirement>}>> for every unit what each of its ways needs; then the plain patches */
+    private static function groups(CuttingPlan $plan): array
     {
-        if ($given === []) {
-            return [];
-        }
-        $findings = [];
-        $left = self::summed($given);
-        $missing = [];
-        foreach ($plan->cuts as $cut) {
-            $key = self::key($cut->fabric, $cut->width, $cut->height);
-            $name = $plan->construction->face->block->fabrics[$cut->fabric]->name;
-            $size = self::sizeText($cut->width, $cut->height);
-            if (! isset($left[$key])) {
-                $missing[] = $cut;
-                continue;
-            }
-            $short = $cut->count - $left[$key]['count'];
-            if ($short !== 0) {
-                $findings[] = sprintf('%s %s: %d needed, the pattern says %d, %d %s.', $name, $size, $cut->count, $left[$key]['count'], abs($short), $short > 0 ? 'short' : 'over');
-            }
-            unset($left[$key]);
-        }
-        $near = Length::ofInches(...self::NEAR)->in($plan->construction->face->block->unit);
-        foreach ($missing as $cut) {
-            $name = $plan->construction->face->block->fabrics[$cut->fabric]->name;
-            foreach ($left as $key => $one) {
-                $off = $one['width']->minus($cut->width)->absolute();
-                if ($one['fabric']->key === $cut->fabric && $off->compareTo($near) < 0 && $one['height']->minus($cut->height)->absolute()->compareTo($near) < 0) {
-                    $findings[] = sprintf('%s: the pattern cuts %s where %s is needed%s.', $name, self::sizeText($one['width'], $one['height']), self::sizeText($cut->width, $cut->height), $one['count'] === $cut->count ? '' : sprintf(', and %d instead of %d', $one['count'], $cut->count));
-                    unset($left[$key]);
-                    continue 2;
+        $groups = [];
+        foreach ($plan->units as $made) {
+            $options = [];
+            // Where nothing on the list tells, it is the way she has chosen.
+            foreach ([$made->way, ...array_filter($made->ways, static fn (Way $way): bool => $way !== $made->way)] as $way) {
+                foreach ($way->givesLookAlikes() ? BuildChoice::cases() : [BuildChoice::Alike] as $build) {
+                    $parts = $way->partsFor($made->unit->need, $made->unit->mirrored, $build);
+                    if ($parts !== null) {
+                        $options[] = ['way' => $way->key, 'needs' => self::needs($plan, $made->unit, $way, $parts)];
+                    }
                 }
             }
-            $findings[] = sprintf('%s %s: %d needed, the pattern has none.', $name, self::sizeText($cut->width, $cut->height), $cut->count);
+            $groups[] = $options;
         }
-        foreach ($left as $one) {
-            $findings[] = sprintf('%s %s: the pattern cuts %d, this block needs none.', $one['fabric']->name, self::sizeText($one['width'], $one['height']), $one['count']);
+        $groups[] = [['way' => 'plain', 'needs' => array_map(static fn (array $plain): Requirement => self::need($plan, $plain[0], $plain[1], 'plain'), $plan->plain)]];
+
+        return $groups;
+    }
+
+    /** @return list<Requirement> */
+    private static function needs(CuttingPlan $plan, UnitToMake $unit, Way $way, int $parts): array
+    {
+        $pieces = array_map(static fn (Piece $piece): array => [$piece, $piece->piecesFor($way->batchesFor($parts), $parts, $way->parts)], $way->pieces);
+        // What is a patch by itself is cut with the grid it lies in, unless strips take its place.
+        $plain = $way->key === Recipes\FromUnits::KEY ? ($plan->plainIn[$unit->label] ?? []) : [];
+        $alike = [];
+        foreach ([...$pieces, ...$plain] as [$piece, $count]) {
+            $key = $piece->stackKey($plan->bench->marks);
+            $alike[$key] ??= [$piece, 0];
+            $alike[$key][1] += $count;
         }
 
-        return $findings;
+        return array_values(array_map(static fn (array $one): Requirement => self::need($plan, $one[0], $one[1], $unit->label), $alike));
+    }
+
+    private static function need(CuttingPlan $plan, Piece $piece, int $count, string $for): Requirement
+    {
+        return new Requirement($piece, $count, $for, $plan->bench->marks, $plan->construction->face->block->unit);
+    }
+
+    /** @return array{what: string, fabric: string|null, size: array{Fraction, Fraction}|null, class: string|null, count: int} */
+    private static function lacking(CuttingPlan $plan, Requirement $need, int $count): array
+    {
+        $block = $plan->construction->face->block;
+
+        return [
+            'what' => sprintf('%s %s%s, for %s', $block->fabrics[$need->piece->fabric]->name, SizeText::of(...$need->size()), $need->piece->then === Then::None ? '' : ', '.$need->piece->then->value, $need->for === 'plain' ? 'plain patches' : $need->for),
+            'fabric' => $need->piece->fabric,
+            'size' => $need->size(),
+            'class' => null,
+            'count' => $need->piece->then->wholes($count),
+        ];
     }
 
     /**
-     * @param array<string, int> $given counts by "u2" and "u2 mirrored"
+     * @param list<PatternLine>             $lines
+     * @param array<int, mixed>             $explained by line
+     * @param list<array{Requirement, int}> $short
      *
-     * @return list<string>
+     * @return list<array{line: int, reason: string}>
      */
-    private static function comparedUnits(CuttingPlan $plan, array $given): array
+    private static function unknown(CuttingPlan $plan, array $lines, array $explained, array $short): array
     {
-        if ($given === []) {
-            return [];
+        $unknown = [];
+        foreach ($lines as $i => $line) {
+            if (isset($explained[$line->number])) {
+                continue;
+            }
+            $fabric = self::fabric($plan, $line->name);
+            $same = array_values(array_filter(array_slice($lines, 0, $i), static fn (PatternLine $other): bool => $other->key() === $line->key()));
+            $small = $fabric === null ? [] : array_values(array_filter($short, static fn (array $one): bool => $one[0]->piece->fabric === $fabric->key && $one[0]->isTooLargeFor($line)));
+            $isNeeded = $fabric !== null && array_filter($plan->cuts, static fn (Cut $cut): bool => $cut->fabric === $fabric->key) !== [];
+            $unknown[] = ['line' => $line->number, 'reason' => match (true) {
+                $same !== [] => sprintf('It stands there twice: line %d says the same.', $same[0]->number),
+                $fabric === null => sprintf('This block has no fabric "%s".', mb_substr($line->name, 0, 40)),
+                ! $isNeeded => sprintf('This block needs nothing of %s.', $fabric->name),
+                $small !== [] => sprintf('Too small: %s is needed.', SizeText::of(...$small[0][0]->size())),
+                default => 'No way to make this block needs it.',
+            }];
         }
-        $findings = [];
-        foreach ($plan->units as $made) {
-            $label = $made->unit->label;
-            $plural = $made->unit->unit->plural();
-            [$own, $mirrored] = [$given[strtolower($label)] ?? 0, $given[strtolower($label).' mirrored'] ?? 0];
-            unset($given[strtolower($label)], $given[strtolower($label).' mirrored']);
-            if ($made->unit->mirrored > 0 && $mirrored === 0 && $own >= $made->unit->need + $made->unit->mirrored) {
-                $findings[] = sprintf('%s: the pattern has all %d %s of one hand; %d of them must be mirrored.', $label, $own, $plural, $made->unit->mirrored);
-            } elseif ($made->unit->mirrored > 0 && $mirrored === 0) {
-                $findings[] = sprintf('%s: the pattern lacks the mirror twin, %d %s.', $label, $made->unit->mirrored, $plural);
-            } elseif ($mirrored !== $made->unit->mirrored) {
-                $findings[] = sprintf('%s mirrored: %d %s needed, the pattern says %d.', $label, $made->unit->mirrored, $plural, $mirrored);
-            } elseif ($own !== $made->unit->need) {
-                $findings[] = sprintf('%s: %d %s needed, the pattern says %d.', $label, $made->unit->need, $plural, $own);
+
+        return $unknown;
+    }
+
+    /**
+     * @param list<PatternLine> $lines
+     *
+     * @return array{array<int, array{line: int, way: string, margin: Margin}>, list<array{what: string, fabric: string|null, size: array{Fraction, Fraction}|null, class: string|null, count: int}>, list<array{line: int, reason: string}>}
+     */
+    private static function units(CuttingPlan $plan, array $lines): array
+    {
+        [$explained, $given, $unknown, $seen] = [[], [], [], []];
+        $labels = array_map(static fn (MadeUnit $made): string => $made->unit->label, $plan->units);
+        foreach ($lines as $line) {
+            $isMirrored = preg_match('~\s+mirrored$~i', $line->name) === 1;
+            $label = strtoupper(trim((string) preg_replace('~\s+mirrored$~i', '', $line->name)));
+            if (! in_array($label, $labels, true)) {
+                $unknown[] = ['line' => $line->number, 'reason' => sprintf('This block has no unit "%s".', mb_substr($line->name, 0, 40))];
+            } elseif (isset($seen[$line->key()])) {
+                $unknown[] = ['line' => $line->number, 'reason' => sprintf('It stands there twice: line %d says the same.', $seen[$line->key()])];
+            } else {
+                $seen[$line->key()] = $line->number;
+                $given[$label][$isMirrored ? 1 : 0] = ($given[$label][$isMirrored ? 1 : 0] ?? 0) + $line->count;
+                $explained[$line->number] = ['line' => $line->number, 'way' => 'unit', 'margin' => Margin::Exact];
             }
         }
-        foreach (array_keys($given) as $unknown) {
-            $findings[] = sprintf('The pattern counts units "%s"; this block has none of that name.', $unknown);
+        $short = [];
+        foreach ($lines === [] ? [] : $plan->units as $made) {
+            foreach ([$made->unit->need, $made->unit->mirrored] as $hand => $need) {
+                $lack = $need - ($given[$made->unit->label][$hand] ?? 0);
+                if ($lack > 0) {
+                    $short[] = ['what' => sprintf('%s%s, %s', $made->unit->label, $hand === 1 ? ' mirrored' : '', $lack === 1 ? $made->unit->name : $made->unit->plural), 'fabric' => null, 'size' => null, 'class' => $made->unit->label, 'count' => $lack];
+                }
+            }
         }
 
-        return $findings;
-    }
-
-    /**
-     * @param list<array{fabric: Fabric, width: Fraction, height: Fraction, count: int}> $given
-     *
-     * @return array<string, array{fabric: Fabric, width: Fraction, height: Fraction, count: int}>
-     */
-    private static function summed(array $given): array
-    {
-        $summed = [];
-        foreach ($given as $one) {
-            $key = self::key($one['fabric']->key, $one['width'], $one['height']);
-            $summed[$key] ??= ['count' => 0] + $one;
-            $summed[$key]['count'] += $one['count'];
-        }
-
-        return $summed;
-    }
-
-    private static function key(string $fabric, Fraction $width, Fraction $height): string
-    {
-        $sides = [$width, $height];
-        usort($sides, static fn (Fraction $a, Fraction $b): int => $a->compareTo($b));
-
-        return $fabric.' '.$sides[0]->toText().' '.$sides[1]->toText();
+        return [$explained, $short, $unknown];
     }
 
     private static function fabric(CuttingPlan $plan, string $named): ?Fabric
     {
-        foreach ($plan->construction->face->block->fabrics as $fabric) {
-            if (strcasecmp($fabric->key, $named) === 0 || strcasecmp($fabric->name, $named) === 0) {
-                return $fabric;
+        $fabrics = $plan->construction->face->block->fabrics;
+        foreach ([static fn (Fabric $fabric): bool => $fabric->key === $named, static fn (Fabric $fabric): bool => mb_strtolower($fabric->key) === mb_strtolower($named), static fn (Fabric $fabric): bool => mb_strtolower($fabric->name) === mb_strtolower($named)] as $is) {
+            foreach ($fabrics as $fabric) {
+                if ($is($fabric)) {
+                    return $fabric;
+                }
             }
         }
 
         return null;
-    }
-
-    /** @return array{Fraction, Fraction} */
-    private static function size(string $text, LengthUnit $unit, int $line): array
-    {
-        $sides = preg_split('~\s*(?:x|×|by)\s*~iu', trim($text)) ?: [];
-        try {
-            $lengths = array_map(static fn (string $side): Fraction => Length::parse($side, $unit)->in($unit), $sides);
-        } catch (LengthNotReadable $problem) {
-            throw PatternNotReadable::size($line, $text);
-        }
-
-        return count($lengths) <= 2 && $lengths !== [] ? [$lengths[0], $lengths[1] ?? $lengths[0]] : throw PatternNotReadable::size($line, $text);
-    }
-
-    private static function sizeText(Fraction $width, Fraction $height): string
-    {
-        return $width->equals($height) ? $width->toText() : $width->toText().' x '.$height->toText();
     }
 }

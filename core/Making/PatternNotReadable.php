@@ -19,9 +19,9 @@ final class PatternNotReadable extends \InvalidArgumentException implements Keen
         return new self(sprintf('Line %d, "%s", is no fabric, size and count. Write it like "Harbour ink, 2 7/8, 6".', $number, mb_substr(trim($line), 0, 60)), '/lines/'.$number);
     }
 
-    public static function fabric(int $number, string $fabric): self
+    public static function then(int $number, string $then): self
     {
-        return new self(sprintf('Line %d names a fabric "%s" that this block has not. Use its name or letter.', $number, mb_substr($fabric, 0, 40)), '/lines/'.$number);
+        return new self(sprintf('Line %d ends with "%s". Write "cut once" or "cut twice", or leave it out.', $number, mb_substr($then, 0, 40)), '/lines/'.$number);
     }
 
     public static function size(int $number, string $size): self
@@ -32,6 +32,11 @@ final class PatternNotReadable extends \InvalidArgumentException implements Keen
     public static function nothing(): self
     {
         return new self('There is no line in this list. Write one for every piece, like "Harbour ink, 2 7/8, 6".', '/lines');
+    }
+
+    public static function noText(): self
+    {
+        return new self('This is no list of text. Write a line for every piece, like "Harbour ink, 2 7/8, 6".', '/lines');
     }
 
     public static function tooLong(int $most): self

@@ -21,6 +21,12 @@ enum Then: string
         };
     }
 
+    /** How many whole ones so many pieces are cut from. */
+    public function wholes(int $pieces): int
+    {
+        return intdiv($pieces + $this->pieces() - 1, $this->pieces());
+    }
+
     /** How many pieces it becomes. */
     public function pieces(): int
     {

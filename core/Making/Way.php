@@ -4,61 +4,106 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Making;
 
-/** A way to make a unit: what is cut, what is done with it, and what one batch gives. */
+use KeenSeam\Core\Making\Table\Outcome;
+use KeenSeam\Core\Making\Table\Table;
+use KeenSeam\Core\Measure\Surd;
+
+/** A way to make a unit, read off the carrying-out of its recipe: what is cut, what is done with it, what one batch gives. */
 final readonly class Way
 {
     /**
-     * @param string       $key          "two-at-a-time"
-     * @param string       $words        as a quilter says it
-     * @param list<Piece>  $pieces       that one batch takes
-     * @param int          $own          units of the wanted hand in a batch
-     * @param int          $other        units of the other hand
-     * @param bool         $isEitherHand whether the quilter chooses the hand as she sews, one unit at a time
-     * @param int          $seams        sewn for one batch
-     * @param bool         $isOuterBias  whether the unit's outer edges end on the bias
-     * @param list<string> $steps        place, mark, sew, cut, open, press, square up: a few words each
-     * @param string       $note         what to know before choosing it
-     * @param bool         $isByChoice   whether it is only taken when the quilter asks for it: other seams, or paper
-     * @param Sketch|null  $sketch       of how it is begun; null where there is nothing to lay and mark
-     * @param string       $bonus        small units that come out of the waste of each unit, if it is sewn first
+     * @param string                 $key          "two-at-a-time"
+     * @param string                 $words        as a quilter says it
+     * @param list<Piece>            $pieces       that one batch takes
+     * @param int                    $own          units in a batch that are built like this one
+     * @param int                    $mirror       built and looking like its mirror image
+     * @param int                    $lookAlike    built like its mirror image, looking the same
+     * @param bool                   $isEitherHand whether the quilter chooses the hand as she sews, one unit at a time
+     * @param int                    $seams        sewn for one batch
+     * @param bool                   $isOuterBias  whether the unit's outer edges end on the bias
+     * @param list<Stage>            $stages       in the order of work
+     * @param int                    $parts        of a batch that are finished one by one from what is half made
+     * @param int                    $halves       half-made pairs that one such part uses up
+     * @param list<array{int, Surd}> $offcuts      small half-square triangles from the waste of a batch, if it is sewn first, and their raw side
      */
-    public function __construct(
+    private function __construct(
         public string $key,
         public string $words,
+        public string $note,
+        public bool $isByChoice,
         public array $pieces,
         public int $own,
-        public int $other,
+        public int $mirror,
+        public int $lookAlike,
         public bool $isEitherHand,
         public int $seams,
         public bool $isOuterBias,
-        public array $steps,
-        public string $note = '',
-        public string $bonus = '',
-        public bool $isByChoice = false,
-        public ?Sketch $sketch = null,
+        public array $stages,
+        public int $parts,
+        public int $halves,
+        public array $offcuts,
     ) {}
 
-    /** How many batches give the wanted units of each hand; null when this way never makes one of them. */
-    public function batches(int $need, int $mirrored): ?int
+    /** @return self|null null where nothing of what comes out is the unit */
+    public static function carriedOut(Recipe $recipe, UnitToMake $unit, CutSizes $sizes): ?self
     {
-        if ($this->isEitherHand) {
-            return intdiv($need + $mirrored + $this->own - 1, $this->own);
-        }
-        $batches = 0;
-        foreach ([[$need, $this->own], [$mirrored, $this->other]] as [$wanted, $made]) {
-            if ($wanted > 0 && $made === 0) {
-                return null;
-            }
-            $batches = max($batches, $made === 0 ? 0 : intdiv($wanted + $made - 1, $made));
+        $table = new Table($unit, $sizes);
+        $recipe->carryOut($table);
+        [$own, $mirror, $lookAlike] = [$table->sewnByHand, 0, 0];
+        if ($own === 0) {
+            $outcome = Outcome::of($table);
+            [$own, $mirror, $lookAlike] = $table->isEitherHand ? [$outcome->own + $outcome->mirror + $outcome->lookAlike, 0, 0] : [$outcome->own, $outcome->mirror, $outcome->lookAlike];
         }
 
-        return $batches;
+        return $own + $mirror + $lookAlike === 0 ? null : new self($recipe->key(), $recipe->words(), $recipe->note(), $recipe->isByChoice(), $table->pieces, $own, $mirror, $lookAlike, $table->isEitherHand || $table->sewnByHand > 0, $table->seams, $table->isOuterBias, $table->stages, $table->parts, $table->halves, $table->offcuts);
     }
 
-    /** @return list<string> of its steps, those that draw a line */
+    /** Units in a batch that are built like the mirror image, whatever they look like. */
+    public function other(): int
+    {
+        return $this->mirror + $this->lookAlike;
+    }
+
+    /** Units of any kind that come out of a batch. */
+    public function yields(): int
+    {
+        return $this->own + $this->other();
+    }
+
+    /** Whether it leaves units that look the same and are built the other way, which the plan does not expect. */
+    public function givesLookAlikes(): bool
+    {
+        return $this->lookAlike > 0;
+    }
+
+    /** How many parts of batches give the wanted units of each hand; null when this way never makes one of them. */
+    public function partsFor(int $need, int $mirrored, BuildChoice $build): ?int
+    {
+        if ($this->isEitherHand) {
+            return self::up($need + $mirrored, intdiv($this->own, $this->parts));
+        }
+        if ($build === BuildChoice::AsTheyCome && $this->lookAlike > 0 && $this->mirror === 0) {
+            return self::up($need + $mirrored, intdiv($this->own + $this->lookAlike, $this->parts));
+        }
+        // Where both faces are the same, what is built as the mirror image is the other hand.
+        $other = $this->other();
+        if (($need > 0 && $this->own === 0) || ($mirrored > 0 && $other === 0)) {
+            return null;
+        }
+
+        return max($need === 0 ? 0 : self::up($need, intdiv($this->own, $this->parts)), $mirrored === 0 ? 0 : self::up($mirrored, intdiv($other, $this->parts)));
+    }
+
+    /** How many batches of whole squares so many parts are made from. */
+    public function batchesFor(int $parts): int
+    {
+        return self::up($parts, $this->parts);
+    }
+
+    /** @return list<string> of its stages, the words of those that draw a line */
     public function marking(): array
     {
-        return array_values(array_filter($this->steps, self::draws(...)));
+        return array_values(array_map(static fn (Stage $stage): string => $stage->words, array_filter($this->stages, static fn (Stage $stage): bool => $stage->do === StageKind::Mark)));
     }
 
     /**
@@ -68,20 +113,17 @@ final readonly class Way
      */
     public function markedBefore(int $rounds): int
     {
-        foreach ($this->steps as $step) {
-            if (self::draws($step)) {
-                break;
-            }
-            if (str_starts_with($step, 'Make ')) {
-                return $rounds - 1;
+        foreach ($this->stages as $stage) {
+            if ($stage->do === StageKind::Mark) {
+                return $stage->round === 0 ? 0 : $rounds - 1;
             }
         }
 
         return 0;
     }
 
-    private static function draws(string $step): bool
+    private static function up(int $number, int $by): int
     {
-        return preg_match('~\bdraw\b~i', $step) === 1;
+        return intdiv($number + $by - 1, $by);
     }
 }

@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Matching;
 use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\JoinTie;
+use KeenSeam\Core\Assembly\StraightGrain;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\ConvexPolygon;
@@ -204,22 +205,9 @@ final class Drift
         };
     }
 
-    /**
-     * Patches that reach their unit's outer edge are cut so that this edge lies on the straight grain; one that lies inside,
-     * like a square on its point, has its own edges on it.
-     */
     private function isBias(int $patch, Join $join): bool
     {
-        $outline = $this->patches[$patch]->outline;
-        $grain = null;
-        foreach ($outline->edges() as [$a, $b]) {
-            foreach ($this->units[$patch]->edges() as [$c, $d]) {
-                if ($d->minus($c)->cross($a->minus($c)) === 0 && $d->minus($c)->cross($b->minus($c)) === 0) {
-                    $grain = $b->minus($a);
-                }
-            }
-        }
-        $grain ??= $outline->points[1]->minus($outline->points[0]);
+        $grain = StraightGrain::of($this->patches[$patch], $this->units[$patch]);
         $direction = $join->seam->direction();
 
         return $grain->cross($direction) !== 0 && $grain->dot($direction) !== 0;

@@ -13,17 +13,19 @@ final readonly class JoinEnd
     /**
      * @param array{float, float} $angles between the seam and the next side, of the left and the right part, in radians
      * @param array{float, float} $reach  how far each raw edge goes past the finished corner, in the block's unit
+     * @param array{float, float} $sides  how far past it each raw side crosses the stitching line
      */
     public function __construct(
         public array $angles,
         public array $reach,
+        public array $sides,
     ) {}
 
     public function lay(): EndLay
     {
         return match (true) {
             $this->overhang() < self::NEAR => EndLay::Level,
-            abs($this->angles[0] + $this->angles[1] - M_PI) < self::NEAR => EndLay::Vee,
+            abs($this->sides[0] - $this->sides[1]) < self::NEAR => EndLay::Vee,
             default => EndLay::Marked,
         };
     }

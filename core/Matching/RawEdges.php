@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Geometry\PolygonShape;
@@ -15,19 +16,21 @@ use KeenSeam\Core\Geometry\PolygonShape;
 /**
  * The raw outlines of all parts of a block: each finished outline moved out by the allowance on every side, corners mitred.
  *
- * A template's corner under 90 degrees is cut off along the raw edge of the part it is first sewn to there, if that reaches
- * less far: then both lie level. Lengths are in the block's unit, x and y as on the face.
+ * A template's corner under 90 degrees is cut off along the raw edge of the part it is first sewn to there, as the two will
+ * lie once they are opened: what goes is the ear that no later seam needs, or that reaches past the unit's own edge. Lengths are in the block's unit, x and y as on
+ * the face.
  */
 final readonly class RawEdges
 {
     private float $allowance;
 
-    private int $steps;
+    /** Lattice steps to one of the block's unit of length. */
+    public int $steps;
 
     /** @var array<int, array{JoinEnd, JoinEnd}> start and end of each join, by its id */
     private array $ends;
 
-    /** @var array<int, array<string, array{float, float, float}>> by patch and corner: how far its tip reaches when cut, and the direction the cut faces */
+    /** @var array<int, array<string, array{float, float, float}>> by patch and corner: how far its tip reaches along that seam when cut, and the direction the cut faces */
     private array $cutTips;
 
     public function __construct(Construction $construction)
@@ -51,22 +54,33 @@ final readonly class RawEdges
 
     private function end(Join $join, Point $at): JoinEnd
     {
-        return new JoinEnd(
-            [self::angle($join->left, $join, $at), self::angle($join->right, $join, $at)],
-            [$this->reach($join->left, $join, $at), $this->reach($join->right, $join, $at)],
-        );
+        $angles = [self::angle($join->left, $join, $at), self::angle($join->right, $join, $at)];
+        // Where each raw side crosses the stitching line; a tip that was cut ends there no further than the other part's side does.
+        $crossings = array_map(fn (float $angle): float => $this->allowance / sin($angle), $angles);
+        foreach ([$join->left, $join->right] as $i => $part) {
+            $crossings[$i] = $this->cutAt($part, $at) === null ? $crossings[$i] : min($crossings);
+        }
+
+        return new JoinEnd($angles, [$this->reach($join->left, $join, $at), $this->reach($join->right, $join, $at)], [$crossings[0], $crossings[1]]);
+    }
+
+    private function cutAt(Assembly $part, Point $at): ?float
+    {
+        return $part instanceof Piece ? ($this->cutTips[$part->patch->id][$at->key()][0] ?? null) : null;
     }
 
     /** How far the part's raw edge along the join goes past the finished corner: s·cot(a/2), or what is left of a cut tip. */
     private function reach(Assembly $part, Join $join, Point $at): float
     {
-        $cut = $part instanceof Piece ? ($this->cutTips[$part->patch->id][$at->key()][0] ?? null) : null;
-
-        return $cut ?? $this->mitre($part, $join, $at);
+        return $this->cutAt($part, $at) ?? $this->mitre($part, $join, $at);
     }
 
-    /** @return list<array{float, float}> corners of the part as it lies on the table, clockwise */
-    public function outline(Assembly $part): array
+    /**
+     * @param float $more what it is cut larger by, all round
+     *
+     * @return list<array{float, float}> corners of the part as it lies on the table, clockwise
+     */
+    public function outline(Assembly $part, float $more = 0.0): array
     {
         $cuts = [];
         foreach ($part instanceof Piece ? ($this->cutTips[$part->patch->id] ?? []) : [] as $key => [, $x, $y]) {
@@ -74,7 +88,7 @@ final readonly class RawEdges
             $cuts[] = [$atX / $this->steps, $atY / $this->steps, $x, $y];
         }
 
-        return self::movedOut($part->outline(), $this->steps, $this->allowance, $cuts);
+        return self::movedOut($part->outline(), $this->steps, $this->allowance + $more, $cuts);
     }
 
     /**
@@ -202,16 +216,20 @@ final readonly class RawEdges
     private function tips(Construction $construction): array
     {
         $tips = [];
+        $units = self::unitOutlines($construction->face->whole);
         foreach ($construction->joins as $join) {
             foreach ([[$join->left, $join->right], [$join->right, $join->left]] as [$part, $other]) {
                 if (! $part instanceof Piece || PolygonShape::of($part->patch->outline)->isPlain()) {
                     continue;
                 }
                 foreach ([$join->seam->from, $join->seam->to] as $at) {
-                    $reach = $this->mitre($other, $join, $at);
                     $isSharp = self::intoSeam($join, $at)->dot(self::nextSide($part, $join, $at)) > 0;
-                    if ($isSharp && $this->mitre($part, $join, $at) > $reach + 1e-9) {
-                        $tips[$part->patch->id][$at->key()] = [$reach, ...self::facing($join, $other, $at)];
+                    $across = self::angle($other, $join, $at);
+                    $both = self::angle($part, $join, $at) + $across;
+                    // An ear that becomes the allowance of a point stays, unless it reaches past the unit's own edge.
+                    $isEar = $both < M_PI_2 + 1e-9 || ($both < M_PI - 1e-9 && self::isOnEdge($at, self::nextSide($other, $join, $at), $units[$part->patch->id]));
+                    if ($isSharp && $isEar) {
+                        $tips[$part->patch->id][$at->key()] = [$this->allowance * tan($across / 2), ...self::facing($join, $other, $at)];
                     }
                 }
             }
@@ -220,17 +238,35 @@ final readonly class RawEdges
         return $tips;
     }
 
-    /** @return array{float, float} outward from the other part's next side, as it lies folded over the seam onto this one */
+    /** @return array<int, ConvexPolygon> outline of the unit each patch is in, by patch */
+    private static function unitOutlines(PlacedUnit $unit): array
+    {
+        $outlines = [];
+        foreach ($unit->parts as $part) {
+            $outlines += $part instanceof PlacedUnit ? self::unitOutlines($part) : [$part->id => $unit->outline];
+        }
+
+        return $outlines;
+    }
+
+    private static function isOnEdge(Point $at, Point $side, ConvexPolygon $outline): bool
+    {
+        foreach ($outline->edges() as [$c, $d]) {
+            if ($d->minus($c)->cross($at->minus($c)) === 0 && $d->minus($c)->cross($side) === 0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array{float, float} outward from the other part's next side */
     private static function facing(Join $join, Assembly $other, Point $at): array
     {
         [$along, $side] = [self::intoSeam($join, $at), self::nextSide($other, $join, $at)];
-        $square = $along->dot($along);
-        // Mirrored over the seam: twice its part along the seam, less itself.
-        $twice = 2 * $along->dot($side) / $square;
-        [$x, $y] = [$twice * $along->x - $side->x, $twice * $along->y - $side->y];
-        $length = hypot($x, $y);
-        // At a right angle to it, away from the seam's inside.
-        [$nx, $ny] = [$y / $length, -$x / $length];
+        $length = hypot($side->x, $side->y);
+        // At a right angle to the side, away from the seam's inside.
+        [$nx, $ny] = [$side->y / $length, -$side->x / $length];
 
         return $nx * $along->x + $ny * $along->y < 0 ? [$nx, $ny] : [-$nx, -$ny];
     }

@@ -32,8 +32,8 @@ final class CuttingStationTest extends BrowserTestCase
         $this->visit('/blocks/3/cut');
         $this->find('.at-the-table');
         $this->browser->findElements(WebDriverBy::cssSelector('.at-the-table summary'))[3]->click();
-        $this->find('.at-the-table textarea')->sendKeys("Sea glass, 5 1/4, 2\nMussel plum, 3, 6");
+        $this->find('.at-the-table textarea')->sendKeys("Sea glass, 5 1/4, 3\nMussel plum, 2 3/4, 6");
         $this->browser->findElements(WebDriverBy::cssSelector('.at-the-table .row .ask'))[0]->click();
-        $this->seesText('Mussel plum: the pattern cuts 3 where 2 7/8 is needed.');
+        $this->seesText('Line 2: too small: 2 7/8 is needed.');
     }
 }

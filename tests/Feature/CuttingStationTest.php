@@ -22,7 +22,7 @@ final class CuttingStationTest extends TestCase
 
     public function test_another_way_more_blocks_and_ticks_are_kept(): void
     {
-        $chosen = $this->putJson('/api/blocks/3/cutting', ['blocks' => 6, 'ways' => ['U1' => 'eight-at-a-time'], 'isOversize' => ['U1' => true]], self::seen(1))->assertOk()->json();
+        $chosen = $this->putJson('/api/blocks/3/cutting', ['blocks' => 6, 'ways' => ['U1' => 'eight-at-a-time'], 'margins' => ['U1' => 'larger']], self::seen(1))->assertOk()->json();
         self::assertSame(['eight-at-a-time', 24, 3, 24], [$chosen['units'][0]['method'], $chosen['units'][0]['need'], $chosen['units'][0]['batches'], $chosen['units'][0]['makes']]);
         self::assertContains('6', array_column($chosen['cuts'], 'size')); // 2 x 2 in and 2 in more, to square up
 
@@ -61,7 +61,7 @@ final class CuttingStationTest extends TestCase
     {
         $largest = $this->getJson('/api/blocks/3/cutting/largest?size=5&as=square')->assertOk()->json();
         self::assertSame(['11 1/4', '11 1/4'], $largest['finished']);
-        self::assertSame(['class' => 'U1', 'unfinished' => '2 3/8', 'pieces' => ['2 3/4', '2 3/4']], $largest['units'][0]);
+        self::assertSame(['class' => 'U1', 'name' => 'half-square triangles', 'count' => 4, 'unfinished' => '2 3/8', 'pieces' => ['2 3/4', '2 3/4']], $largest['units'][0]);
         $this->getJson('/api/blocks/3/cutting/largest?size=1/8&as=square')->assertOk()->assertJson(['finished' => null]);
         $this->getJson('/api/blocks/3/cutting/largest?size=five')->assertUnprocessable();
 
@@ -72,10 +72,12 @@ final class CuttingStationTest extends TestCase
         $fabrics = $this->getJson('/api/blocks/3/cutting/precut?width=10&height=10')->assertOk()->json('fabrics');
         self::assertSame([3, 2, 2], array_column($fabrics, 'needed'));
         $small = $this->getJson('/api/blocks/3/cutting/precut?width=5&height=5')->assertOk()->json('fabrics');
-        self::assertSame(['2 of 5 1/4', '1 of 5 1/4'], $small[0]['tooLarge']);
+        self::assertEqualsCanonicalizing(['2 of 5 1/4', '1 of 5 1/4'], $small[0]['tooLarge']);
 
-        $findings = $this->postJson('/api/blocks/3/cutting/pattern', ['text' => "Sea glass, 5 1/4, 2\nMussel plum, 4 7/8, 2"])->assertOk()->json('findings');
-        self::assertContains('Mussel plum 2 7/8: 6 needed, the pattern has none.', $findings);
+        $rest = "\nMussel plum, 4 7/8, 2\nSailcloth, 5 1/4, 1\nSailcloth, 2 7/8, 6";
+        $this->postJson('/api/blocks/3/cutting/pattern', ['text' => "Sea glass, 5 1/4, 3\nMussel plum, 2 7/8, 6$rest"])->assertOk()->assertJson(['findings' => [], 'lines' => 5]);
+        $findings = $this->postJson('/api/blocks/3/cutting/pattern', ['text' => "Sea glass, 5 1/4, 3\nMussel plum, 2 3/4, 6$rest"])->assertOk()->json('findings');
+        self::assertContains('Line 2: too small: 2 7/8 is needed.', $findings);
         $this->postJson('/api/blocks/3/cutting/pattern', ['text' => 'nonsense'])->assertUnprocessable()->assertJson(['code' => 'pattern-not-readable']);
     }
 

@@ -72,7 +72,7 @@ final class CuttingTest extends TestCase
                         $unit->picture->toShares(),
                     )];
                     // One pair of squares makes two of the half squares that are crossed, so a batch is two of the library's.
-                    $expected[] = $way->key === 'crossed' ? [intdiv($way->own, 2), intdiv($way->other, 2)] : [$way->own, $way->other];
+                    $expected[] = $way->key === 'crossed' ? [intdiv($way->own, 2), intdiv($way->other(), 2)] : [$way->own, $way->other()];
                 }
             }
         }

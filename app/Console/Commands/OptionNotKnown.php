@@ -19,6 +19,16 @@ final class OptionNotKnown extends \InvalidArgumentException implements KeenSeam
         return new self(sprintf('--%s is "%s". Give a number, zero or more.', $option, mb_substr($given, 0, 40)));
     }
 
+    public static function pair(string $option, string $given, string $like): self
+    {
+        return new self(sprintf('--%s is "%s". Write it like %s.', $option, mb_substr($given, 0, 40), $like));
+    }
+
+    public static function length(string $option, string $given): self
+    {
+        return new self(sprintf('--%s is "%s". Give a length above zero.', $option, mb_substr($given, 0, 40)));
+    }
+
     public function problemCode(): string
     {
         return 'option-not-known';

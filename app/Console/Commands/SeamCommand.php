@@ -9,6 +9,7 @@ use App\BlockFiles\FileNotReadable;
 use Illuminate\Console\Command;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Pressing\Lock;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 
 /** What the seam:... commands share: a block file in, JSON out, one sentence on standard error when the input is wrong. */
@@ -63,6 +64,22 @@ abstract class SeamCommand extends Command
         return is_string($given) && is_numeric($given) && (float) $given >= 0
             ? (float) $given
             : throw OptionNotKnown::amount($option, is_string($given) ? $given : '');
+    }
+
+    /** A whole number that an option gives. */
+    protected function whole(string $option, mixed $given): int
+    {
+        return is_string($given) && preg_match('~^\d{1,6}$~D', $given) === 1 ? (int) $given : throw OptionNotKnown::amount($option, is_string($given) ? $given : '');
+    }
+
+    /**
+     * @param mixed $given of the option --lock
+     *
+     * @return list<Lock>
+     */
+    protected function locks(mixed $given): array
+    {
+        return array_map(static fn (mixed $lock): Lock => Lock::parse(is_string($lock) ? $lock : ''), array_values((array) $given));
     }
 
     /** @return \Closure(): bool true once so many seconds have passed */

@@ -4,42 +4,56 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\BlockFiles\FileNotReadable;
 use App\Documents\CutDocument;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Face;
-use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Making\ChosenBuilds;
 use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Making\PatternCheck;
 use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
 
 final class SeamCut extends SeamCommand
 {
+    use CutOptions;
+
     protected $signature = 'seam:cut
         {file : a block file, *.keenseam.json}
+        {--order=rows : how to sew: rows, columns, quarters, diagonal, around or best}
+        {--style=nest : how to press: nest, nest-furl, open, dark or mixed}
         {--blocks=1 : how many of the block}
         {--prefer=least-cloth : how ways to make a unit are weighed: least-cloth, accuracy or fewest-cuts}
         {--width= : usable width of the fabric; 42 in if not given}
-        {--way=* : CLASS:WAY, like U1:eight-at-a-time}';
+        {--pattern= : a text file with a pattern\'s own list, a line a cut: fabric, size, count, cut once or cut twice}'.self::CUT_OPTIONS;
 
     protected $description = 'Print as JSON what to cut for a block, how its units are made and how much fabric that takes.';
 
     protected function answer(Block $block): array
     {
         $width = $this->option('width');
-        $ways = [];
-        foreach ((array) $this->option('way') as $way) {
-            [$label, $key] = [...explode(':', is_string($way) ? $way : '', 2), ''];
-            $ways[$label] = $key;
+        $usable = is_string($width) ? Length::parse($width, $block->unit) : null;
+        if ($usable?->isPositive() === false) {
+            throw OptionNotKnown::length('width', (string) $width);
         }
-        $question = new CutQuestion(
-            (int) $this->amount('blocks'),
-            $this->oneOf('prefer', Preference::class),
-            $ways,
-            usableWidth: is_string($width) ? Length::parse($width, $block->unit)->in($block->unit) : null,
-        );
+        $question = $this->cutQuestion($this->whole('blocks', $this->option('blocks')), $this->oneOf('prefer', Preference::class), $usable?->in($block->unit));
+        $drawn = Construction::of(Face::of($block), $this->oneOf('order', Order::class));
+        $plan = CuttingPlan::of($drawn, $question);
+        $press = new PressQuestion($this->oneOf('style', PressStyle::class));
+        $sewn = ChosenBuilds::sewn($drawn, $plan, $press, $this->untilTime(20.0));
+        $pattern = $this->option('pattern');
 
-        return CutDocument::of(CuttingPlan::of(Construction::of(Face::of($block), Order::Rows), $question));
+        return CutDocument::of($plan, $sewn === $drawn ? null : ChosenBuilds::samePatches($drawn, $sewn), is_string($pattern) ? PatternCheck::of($plan, $this->textOf($pattern)) : null);
+    }
+
+    private function textOf(string $path): string
+    {
+        $text = is_file($path) ? @file_get_contents($path) : false;
+
+        return $text === false ? throw FileNotReadable::missing($path) : $text;
     }
 }

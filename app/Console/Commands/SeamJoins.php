@@ -19,12 +19,15 @@ use KeenSeam\Core\Pressing\PressStyle;
 
 final class SeamJoins extends SeamCommand
 {
+    use CutOptions;
+
     protected $signature = 'seam:joins
         {file : a block file, *.keenseam.json}
         {--style=nest : how to press: nest, nest-furl, open, dark or mixed}
         {--order=rows : how to sew: rows, columns, quarters, diagonal, around or best}
         {--take-up= : what one seam really takes from the width; two allowances if not given}
-        {--square-up=units : what is trimmed before it is joined: units or none}';
+        {--square-up=units : what is trimmed before it is joined: units or none}
+        {--lock=* : ID:left, ID:right or ID:open, fixes how a join is pressed}'.self::CUT_OPTIONS;
 
     protected $description = 'Print as JSON what must meet at every join, where it lies and whether it will.';
 
@@ -33,8 +36,10 @@ final class SeamJoins extends SeamCommand
         $given = $this->option('take-up');
         $takeUp = is_string($given) ? TakeUp::read($given, $block) : $block->seamAllowance->in($block->unit)->times(Fraction::of(2));
         $squareUp = $this->oneOf('square-up', SquareUp::class);
-        $planner = new PressingPlanner(Construction::of(Face::of($block), $this->oneOf('order', Order::class)));
-        $plan = $planner->best(new PressQuestion($this->oneOf('style', PressStyle::class)), $this->untilTime(20.0));
+        $question = new PressQuestion($this->oneOf('style', PressStyle::class), $this->locks($this->option('lock')));
+        $timeIsUp = $this->untilTime(20.0);
+        $sewn = $this->asSewn(Construction::of(Face::of($block), $this->oneOf('order', Order::class)), $this->cutQuestion(), $question, $timeIsUp);
+        $plan = (new PressingPlanner($sewn))->best($question, $timeIsUp);
 
         return JoinsDocument::of($plan, new Drift($plan, $takeUp, $squareUp), $takeUp);
     }

@@ -11,13 +11,14 @@ use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Pressing\EqualParts;
-use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
 
 final class SeamPlan extends SeamCommand
 {
+    use CutOptions;
+
     /** Seconds after which a very large block gets the best plan found so far. */
     private const TIME_LIMIT = 20.0;
 
@@ -29,7 +30,7 @@ final class SeamPlan extends SeamCommand
         {--lump=10 : plies above which style mixed opens a seam}
         {--two-piles=* : a unit class, like U1, that may be pressed in two piles}
         {--equal-parts=apart : how equal parts within one unit of patches are pressed: apart or alike}
-        {--time-limit= : seconds for the search; then the best plan so far is printed with its gap}';
+        {--time-limit= : seconds for the search; then the best plan so far is printed with its gap}'.self::CUT_OPTIONS;
 
     protected $description = 'Print the order of sewing and the pressing plan of a block as JSON.';
 
@@ -37,13 +38,9 @@ final class SeamPlan extends SeamCommand
     {
         $style = $this->oneOf('style', PressStyle::class);
         $order = $this->oneOf('order', Order::class);
-        $locks = array_map(
-            static fn (mixed $lock): Lock => Lock::parse(is_string($lock) ? $lock : ''),
-            array_values((array) $this->option('lock')),
-        );
         $timeIsUp = $this->untilTime($this->amount('time-limit') ?? self::TIME_LIMIT);
-        $planner = new PressingPlanner(Construction::of(Face::of($block), $order));
-        $question = new PressQuestion($style, $locks, (int) $this->amount('lump'), $this->twoPiles($planner->construction), $this->oneOf('equal-parts', EqualParts::class));
+        $planner = new PressingPlanner($this->asSewn(Construction::of(Face::of($block), $order), $this->cutQuestion(), new PressQuestion($style, lump: (int) $this->amount('lump')), $timeIsUp));
+        $question = new PressQuestion($style, $this->locks($this->option('lock')), (int) $this->amount('lump'), $this->twoPiles($planner->construction), $this->oneOf('equal-parts', EqualParts::class));
 
         return PlanDocument::of($planner->best($question, $timeIsUp), $style);
     }

@@ -11,28 +11,33 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\WorkSteps;
-use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
 
 final class SeamSteps extends SeamCommand
 {
+    use CutOptions;
+
     protected $signature = 'seam:steps
         {file : a block file, *.keenseam.json}
         {--style=nest : how to press: nest, nest-furl, open, dark or mixed}
         {--order=rows : how to sew: rows, columns, quarters, diagonal, around or best}
         {--blocks=1 : how many of the block}
-        {--chain=row-by-row : how rows go through the machine: row-by-row or webbed}';
+        {--chain=row-by-row : how rows go through the machine: row-by-row or webbed}
+        {--lock=* : ID:left, ID:right or ID:open, fixes how a join is pressed}'.self::CUT_OPTIONS;
 
     protected $description = 'Print as JSON everything there is to do to a block, in the order a quilter works.';
 
     protected function answer(Block $block): array
     {
-        $question = new CutQuestion((int) $this->amount('blocks'));
-        $planner = new PressingPlanner(Construction::of(Face::of($block), $this->oneOf('order', Order::class)));
-        $plan = $planner->best(new PressQuestion($this->oneOf('style', PressStyle::class)), $this->untilTime(20.0));
+        $question = $this->cutQuestion($this->whole('blocks', $this->option('blocks')));
+        $press = new PressQuestion($this->oneOf('style', PressStyle::class), $this->locks($this->option('lock')));
+        $timeIsUp = $this->untilTime(20.0);
+        $drawn = Construction::of(Face::of($block), $this->oneOf('order', Order::class));
+        $sewn = $this->asSewn($drawn, $question, $press, $timeIsUp);
+        $plan = (new PressingPlanner($sewn))->best($press, $timeIsUp);
 
-        return StepsDocument::of(WorkSteps::of($plan, $question, $this->oneOf('chain', Chain::class)));
+        return StepsDocument::of(WorkSteps::of($plan, $question, $this->oneOf('chain', Chain::class), $drawn));
     }
 }

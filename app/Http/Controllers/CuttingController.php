@@ -6,7 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Cutting\CuttingChoices;
 use App\Documents\CuttingDocument;
+use App\Exceptions\ChoiceNotKnown;
 use App\Http\SeenVersion;
+use App\Models\Habit;
 use App\Models\ShelfBlock;
 use App\Plans\BlockPlans;
 use App\Wall\EditFields;
@@ -15,6 +17,7 @@ use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Making\Margin;
 
 /** The cutting table: how the units are made, what is cut for them, and what of it lies ready. */
 final readonly class CuttingController
@@ -30,10 +33,14 @@ final readonly class CuttingController
     /** @throws KeenSeamProblem */
     public function choose(Request $request, ShelfBlock $block): JsonResponse
     {
+        $habit = $request->json('habit');
+        $habit = $habit === null ? null : (Margin::tryFrom(is_string($habit) ? $habit : '') ?? throw ChoiceNotKnown::of('habit', Margin::cases()));
         $choices = CuttingChoices::from($request->json()->all() + $block->cutting);
-        $this->plan($this->plans->sewn($block), $choices); // a choice that cannot be is refused before it is kept
-        $block->cutting = $choices->toArray();
-        $block->saveOver(SeenVersion::of($request), []);
+        $this->plan($this->plans->drawn($block), $choices); // a choice that cannot be is refused before it is kept
+        $block->saveOver(SeenVersion::of($request), $this->plans->changesCutting($block, $choices));
+        if ($habit !== null) {
+            Habit::keepMargin($habit);
+        }
 
         return $this->shown($block);
     }
@@ -51,15 +58,15 @@ final readonly class CuttingController
 
     private function shown(ShelfBlock $block): JsonResponse
     {
-        $sewn = $this->plans->sewn($block);
+        $drawn = $this->plans->drawn($block);
         $kept = CuttingChoices::from($block->cutting);
-        $choices = $kept->fitting($this->plan($sewn, $kept->withoutWays()));
+        $choices = $kept->fitting($this->plan($drawn, $kept->withoutUnits()));
 
-        return new JsonResponse(CuttingDocument::of($block, $this->plan($sewn, $choices), $choices));
+        return new JsonResponse(CuttingDocument::of($block, $this->plan($drawn, $choices), $choices));
     }
 
-    private function plan(Construction $sewn, CuttingChoices $choices): CuttingPlan
+    private function plan(Construction $drawn, CuttingChoices $choices): CuttingPlan
     {
-        return CuttingPlan::of($sewn, $choices->question($sewn->face->block->unit));
+        return CuttingPlan::of($drawn, $choices->question($drawn->face->block->unit, Habit::margin()));
     }
 }

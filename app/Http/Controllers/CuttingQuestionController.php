@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Cutting\CuttingChoices;
+use App\Documents\PatternDocument;
 use App\Models\ShelfBlock;
 use App\Plans\BlockPlans;
 use App\Wall\EditNotReadable;
@@ -20,10 +21,15 @@ use KeenSeam\Core\Making\FriendlySizes;
 use KeenSeam\Core\Making\LargestBlock;
 use KeenSeam\Core\Making\MadeUnit;
 use KeenSeam\Core\Making\PatternCheck;
+use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Precut;
 use KeenSeam\Core\Making\Scaled;
+use KeenSeam\Core\Making\SizeText;
+use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Grain;
 use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthUnit;
 
 /** What is asked beside the cutting list; nothing is kept of it. */
 final readonly class CuttingQuestionController
@@ -49,10 +55,10 @@ final readonly class CuttingQuestionController
         $unit = $largest->block->unit;
 
         return new JsonResponse([
-            'finished' => [$largest->block->finishedWidth->toText($unit), $largest->block->finishedHeight->toText($unit)],
+            'finished' => [self::onRuler($largest->block->finishedWidth->in($unit), $unit), self::onRuler($largest->block->finishedHeight->in($unit), $unit)],
             'units' => array_map(static fn (MadeUnit $made): array => self::made($made, $sewn), $largest->plan->units),
             'trim' => array_values(array_map(
-                static fn (Cut $cut): array => ['fabric' => $cut->fabric, 'size' => self::sizeText($cut->width, $cut->height), 'off' => $side->minus($cut->longerSide())->toText()],
+                static fn (Cut $cut): array => ['fabric' => $cut->fabric, 'size' => SizeText::of($cut->width, $cut->height), 'off' => $side->minus($cut->longerSide())->toText()],
                 array_filter($largest->plan->cuts, static fn (Cut $cut): bool => ! $cut->longerSide()->equals($side)),
             )),
         ]);
@@ -90,7 +96,7 @@ final readonly class CuttingQuestionController
             return [
                 'fabric' => $precut->fabric,
                 'needed' => $precut->needed,
-                'tooLarge' => array_map(static fn (Cut $cut): string => $cut->count.' of '.self::sizeText($cut->width, $cut->height), $precut->tooLarge),
+                'tooLarge' => array_map(static fn (Cut $cut): string => $cut->count.' of '.SizeText::of($cut->width, $cut->height), $precut->tooLarge),
             ];
         }, $byFabric))]);
     }
@@ -105,49 +111,69 @@ final readonly class CuttingQuestionController
         }
         $check = PatternCheck::of(CuttingPlan::of($sewn, $question), $text);
 
-        return new JsonResponse(['findings' => $check->findings, 'lines' => $check->lines]);
+        return new JsonResponse(PatternDocument::of($check) + ['findings' => PatternDocument::sentences($check), 'lines' => $check->lines]);
     }
 
     /** @return array<string, mixed> */
-    private function atSize(Construction $sewn, Fraction $scale, CutQuestion $question): array
+    private function atSize(Construction $drawn, Fraction $scale, CutQuestion $question): array
     {
-        $block = Scaled::block($sewn->face->block, $scale);
-        $finished = [$block->finishedWidth->toText($block->unit), $block->finishedHeight->toText($block->unit)];
+        $block = Scaled::block($drawn->face->block, $scale);
+        $told = static fn (Length $length): string => self::onRuler($length->in($block->unit), $block->unit);
+        $answer = ['finished' => [$told($block->finishedWidth), $told($block->finishedHeight)], 'isOnRuler' => false, 'nearest' => [], 'pieces' => [], 'units' => []];
         try {
-            $plan = Scaled::plan($sewn, $scale, $question);
+            $plan = Scaled::plan($drawn, $scale, $question);
         } catch (CutNotPossible $problem) {
-            return ['finished' => $finished, 'problem' => $problem->getMessage(), 'isOnRuler' => false, 'units' => []];
+            return ['problem' => $problem->getMessage()] + $answer;
         }
+        $friendly = FriendlySizes::of($plan->construction->face);
 
         return [
-            'finished' => $finished,
             'problem' => '',
-            'isOnRuler' => FriendlySizes::of($plan->construction->face)->awkward === [],
+            'isOnRuler' => $friendly->awkward === [],
+            'nearest' => array_map(static fn (array $size): string => $size[0]->toText($block->unit), $friendly->nearest),
+            'pieces' => array_map(static fn (Cut $cut): array => [
+                'letter' => $cut->letter,
+                'fabric' => $cut->fabric,
+                'count' => $cut->count,
+                'shape' => $cut->shape->value,
+                'size' => self::onRuler($cut->width, $block->unit).($cut->width->equals($cut->height) ? '' : ' x '.self::onRuler($cut->height, $block->unit)),
+                'then' => $cut->then === Then::None ? '' : $cut->then->value,
+                'for' => $cut->for,
+            ], $plan->cuts),
             'units' => array_map(static fn (MadeUnit $made): array => self::made($made, $plan->construction), $plan->units),
-        ];
+        ] + $answer;
     }
 
     /** @return array<string, mixed> */
-    private static function made(MadeUnit $made, Construction $sewn): array
+    private static function made(MadeUnit $made, Construction $drawn): array
     {
-        $two = $sewn->face->block->seamAllowance->in($sewn->face->block->unit)->times(Fraction::of(2));
-        $marks = (new CutQuestion())->marksFor($sewn->face->block->unit);
+        $unit = $drawn->face->block->unit;
+        $marks = (new CutQuestion())->marksFor($unit);
+        $raw = array_map(static fn (Fraction $side): string => self::onRuler($side, $unit), $made->unit->raw($drawn->face->block->seamAllowance->in($unit)));
 
         return [
             'class' => $made->unit->label,
-            'unfinished' => self::sizeText($made->unit->width->plus($two), $made->unit->height->plus($two)),
-            'pieces' => array_map(static fn ($piece): string => self::sizeText($piece->width->raisedTo($marks), $piece->height->raisedTo($marks)), $made->way->pieces),
+            'name' => $made->unit->need + $made->unit->mirrored === 1 ? $made->unit->name : $made->unit->plural,
+            'count' => $made->unit->need + $made->unit->mirrored,
+            'unfinished' => $raw[0] === $raw[1] ? $raw[0] : implode(' x ', $raw),
+            'pieces' => array_map(static fn (Piece $piece): string => SizeText::of(...$piece->exact($marks)), $made->way->pieces),
         ];
+    }
+
+    /** As a ruler shows it: to 1/16 in or half a millimetre, marked when it was rounded. */
+    private static function onRuler(Fraction $length, LengthUnit $unit): string
+    {
+        return str_replace(' mm', '', ($unit === LengthUnit::Inch ? Grain::Sixteenth : Grain::HalfMillimetre)->print(Length::of($length, $unit)));
     }
 
     /** @return array{Construction, CutQuestion} */
     private function asked(ShelfBlock $block): array
     {
-        $sewn = $this->plans->sewn($block);
+        $drawn = $this->plans->drawn($block);
         $kept = CuttingChoices::from($block->cutting);
-        $unit = $sewn->face->block->unit;
+        $unit = $drawn->face->block->unit;
 
-        return [$sewn, $kept->fitting(CuttingPlan::of($sewn, $kept->withoutWays()->question($unit)))->question($unit)];
+        return [$drawn, $kept->fitting(CuttingPlan::of($drawn, $kept->withoutUnits()->question($unit)))->question($unit)];
     }
 
     private function length(Request $request, string $field, Construction $sewn): Fraction
@@ -156,10 +182,5 @@ final readonly class CuttingQuestionController
         $length = is_string($text) && mb_strlen($text) < 40 ? Length::parse($text, $sewn->face->block->unit) : throw EditNotReadable::field($field, 'length');
 
         return $length->isPositive() ? $length->in($sewn->face->block->unit) : throw EditNotReadable::field($field, 'length above zero');
-    }
-
-    private static function sizeText(Fraction $width, Fraction $height): string
-    {
-        return $width->equals($height) ? $width->toText() : $width->toText().' x '.$height->toText();
     }
 }

@@ -24,12 +24,13 @@ final readonly class SewnItem
         public ConvexPolygon $outline,
         public array $ends,
         public array $shapes,
+        public bool $isPatch,
     ) {}
 
     public static function of(Patch|PlacedUnit $part): self
     {
         if ($part instanceof Patch) {
-            return new self($part->outline, [], array_map(static fn (int $turns): string => $part->fabric->key, [0, 1, 2, 3]));
+            return new self($part->outline, [], array_map(static fn (int $turns): string => $part->fabric->key, [0, 1, 2, 3]), true);
         }
         $ends = [];
         foreach ($part->patches() as $patch) {
@@ -44,6 +45,6 @@ final readonly class SewnItem
         return new self($part->outline, array_values($ends), array_map(
             static fn (int $turns): string => UnitShape::whole(UnitShape::parts($part, $turns)),
             [0, 1, 2, 3],
-        ));
+        ), false);
     }
 }

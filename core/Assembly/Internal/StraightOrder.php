@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Assembly\Internal;
 
+use KeenSeam\Core\Assembly\KnownShape;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Block\SewingOrder;
+use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Geometry\Segment;
 
@@ -13,7 +15,7 @@ use KeenSeam\Core\Geometry\Segment;
  * The best way to take items apart by straight cuts, found by a dynamic program over the regions that cuts can leave.
  *
  * Best means, in this order: fewest match points to align, fewest joins on the bias, fewest kinds of join to learn
- * (two equal halves count once), shortest joins. Ties go to the cut found first.
+ * (two equal halves count once), shortest joins, most known units kept whole. Ties go to the cut found first.
  *
  * @internal
  */
@@ -21,6 +23,8 @@ final class StraightOrder
 {
     /** Cuts weighed, times the items they part; beyond it, each region takes its first good cut instead of the best of all. */
     private const PATIENCE = 12_000_000;
+
+    private const DECIMALS = 6;
 
     /** @var list<Segment> one for every line along which some item has an edge */
     private array $lines = [];
@@ -34,7 +38,7 @@ final class StraightOrder
     /** @var list<list<array{int, int, int}>> by turn and item: the item's corner, and a number for what it looks like */
     private array $looks = [];
 
-    /** @var array<string, array{array{int, int, int, float}, SewingOrder|int}> cost and order by region */
+    /** @var array<string, array{array{int, int, int, float, int}, SewingOrder|int}> cost and order by region */
     private array $known = [];
 
     /** @var array<string, SetInSeamNeeded> regions that no straight cut takes apart */
@@ -45,9 +49,13 @@ final class StraightOrder
 
     private int $weighed = 0;
 
+    /** @var array<int, ConvexPolygon> of the items that are patches */
+    private array $outlines;
+
     /** @param list<SewnItem> $items */
     private function __construct(array $items)
     {
+        $this->outlines = array_map(static fn (SewnItem $item): ConvexPolygon => $item->outline, array_filter($items, static fn (SewnItem $item): bool => $item->isPatch));
         $seen = [];
         foreach ($items as $item) {
             foreach ($item->outline->edges() as [$a, $b]) {
@@ -126,12 +134,12 @@ final class StraightOrder
     /**
      * @param array<int, int> $region items, each under its own number
      *
-     * @return array{array{int, int, int, float}, SewingOrder|int}
+     * @return array{array{int, int, int, float, int}, SewingOrder|int}
      */
     private function bestOf(array $region): array
     {
         if (count($region) === 1) {
-            return [[0, 0, 0, 0.0], (int) array_key_first($region)];
+            return [[0, 0, 0, 0.0, 0], (int) array_key_first($region)];
         }
         $key = self::key($region);
         if (isset($this->known[$key])) {
@@ -160,6 +168,10 @@ final class StraightOrder
             }
         }
 
+        if ($best !== null && $this->isKnownUnit($region)) {
+            --$best[0][4];
+        }
+
         return $this->known[$key] = $best ?? throw $this->stuck[$key] = $stuck ?? SetInSeamNeeded::amongItems(array_keys($region));
     }
 
@@ -181,10 +193,10 @@ final class StraightOrder
 
     /**
      * @param array{array<int, int>, array<int, int>} $parts
-     * @param array{int, int, int, float}             $a     cost of the one part
-     * @param array{int, int, int, float}             $b     cost of the other
+     * @param array{int, int, int, float, int}        $a     cost of the one part
+     * @param array{int, int, int, float, int}        $b     cost of the other
      *
-     * @return array{int, int, int, float} match points, bias joins, kinds of join, length of joins
+     * @return array{int, int, int, float, int} match points, bias joins, kinds of join, length of joins, known units less than none
      */
     private function cost(int $line, array $parts, array $a, array $b): array
     {
@@ -202,8 +214,18 @@ final class StraightOrder
             $a[0] + $b[0] + count($shared),
             $a[1] + $b[1] + ($direction->x !== 0 && $direction->y !== 0 ? 1 : 0),
             1 + $a[2] + ($areAlike ? 0 : $b[2]),
-            $a[3] + $b[3] + ($to - $from) / $segment->length(),
+            // Sums in another order are the same length.
+            round($a[3] + $b[3] + ($to - $from) / $segment->length(), self::DECIMALS),
+            $a[4] + $b[4],
         ];
+    }
+
+    /** @param array<int, int> $region */
+    private function isKnownUnit(array $region): bool
+    {
+        $patches = count($region) > KnownShape::MOST_PATCHES ? [] : array_intersect_key($this->outlines, $region);
+
+        return count($patches) === count($region) && KnownShape::of(array_values($patches)) !== null;
     }
 
     /**

@@ -39,13 +39,23 @@ final class UnitShape
      */
     public static function patches(PlacedUnit $unit, int $quarterTurns, bool $mirrored): array
     {
+        return self::ofPatches($unit->patches(), $unit->outline, $quarterTurns, $mirrored);
+    }
+
+    /**
+     * @param list<Patch> $patches
+     *
+     * @return list<string>
+     */
+    public static function ofPatches(array $patches, ConvexPolygon $outline, int $quarterTurns, bool $mirrored): array
+    {
         $origin = new Point(0, 0);
         $lie = static fn (ConvexPolygon $outline): ConvexPolygon => ($mirrored ? $outline->mirrored() : $outline)->turnedAbout($origin, $quarterTurns);
-        $corner = $lie($unit->outline)->corner();
+        $corner = $lie($outline)->corner();
 
         return array_map(
             static fn (Patch $patch): string => $patch->fabric->key.': '.$lie($patch->outline)->turnedAbout($corner, 0)->key(),
-            $unit->patches(),
+            $patches,
         );
     }
 

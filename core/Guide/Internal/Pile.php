@@ -36,7 +36,7 @@ final readonly class Pile
     /** Several units come out of one batch, and are cut from each other after they are sewn. */
     public function isBatch(): bool
     {
-        return $this->way !== null && $this->way->own + $this->way->other > 1 && ! $this->way->isByChoice;
+        return $this->way !== null && $this->way->yields() > 1 && ! $this->way->isByChoice;
     }
 
     /** Its pieces are sewn in the shape of its patches, so that ears of slanting edges matter to the next seam. */

@@ -39,13 +39,13 @@ final readonly class Piles
             }
             $made = $this->madeUnit($class);
             $together = [$class];
-            if ($made !== null && isset($twins[$class->index]) && ! $made->way->isEitherHand && $made->way->other > 0) {
+            if ($made !== null && isset($twins[$class->index]) && ! $made->way->isEitherHand && $made->way->other() > 0) {
                 $together[] = $classes[$twins[$class->index]];
             }
             $first = [];
             foreach ($together as $number => $one) {
                 $piled[$one->index] = true;
-                $inABatch = $made === null || $made->way->isByChoice ? 1 : ($number === 0 ? $made->way->own : $made->way->other);
+                $inABatch = $made === null || $made->way->isByChoice ? 1 : intdiv($number === 0 ? $made->way->own : $made->way->other(), $made->way->parts);
                 $first[$one->index] = min(count($one->members), max(1, $inABatch));
             }
             $rounds = [];
@@ -54,7 +54,7 @@ final readonly class Piles
                     $rounds[$number] = [...$rounds[$number] ?? [], ...$round];
                 }
             }
-            $piles[] = new Pile($together, array_values($rounds), $made?->way, $made->batches ?? 0, $first, self::level($class->members[0]), $this->blocks);
+            $piles[] = new Pile($together, array_values($rounds), $made?->way, $made->parts ?? 0, $first, self::level($class->members[0]), $this->blocks);
         }
 
         return $piles;
@@ -65,13 +65,13 @@ final readonly class Piles
         $key = ClassKinship::classKey($class->members[0]);
         $hand = ClassKinship::handKey($class->members[0], true);
         foreach ($this->cutting->units ?? [] as $made) {
-            if (ClassKinship::classKey($made->unit->first) === $key) {
+            if ($made->unit->first !== null && ClassKinship::classKey($made->unit->first) === $key) {
                 return $made;
             }
         }
         // A mirror twin is listed with the other hand.
         foreach ($this->cutting->units ?? [] as $made) {
-            if ($made->unit->mirrored > 0 && ClassKinship::handKey($made->unit->first, false) === $hand) {
+            if ($made->unit->first !== null && $made->unit->mirrored > 0 && ClassKinship::handKey($made->unit->first, false) === $hand) {
                 return $made;
             }
         }

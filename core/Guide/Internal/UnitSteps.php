@@ -130,7 +130,7 @@ final readonly class UnitSteps
         }
         $press = $this->pilePressWords($pile, $shown);
         // A batch is cut into its units before they are pressed.
-        $pressed = $pile->isBatch() && count($pile->rounds) === 1 && $pile->way !== null ? $times * ($pile->way->own + $pile->way->other) : $times;
+        $pressed = $pile->isBatch() && count($pile->rounds) === 1 && $pile->way !== null ? intdiv($times * $pile->way->yields(), $pile->way->parts) : $times;
         $isFlipped = $pile->way?->key === 'flipped';
         $secondPile = implode('', array_map(fn (UnitClass $class): string => $this->words->secondPileWords($class, $joins), $pile->classes));
         $steps[] = new Step(
@@ -173,7 +173,8 @@ final readonly class UnitSteps
         $labels = array_map(static fn (UnitClass $class): string => $class->label(), $pile->classes);
         $letters = [];
         foreach ($this->cutting->cuts ?? [] as $cut) {
-            if (array_intersect($cut->for, $labels) !== []) {
+            // "U2.1" is a part of U2.
+            if (array_intersect(array_map(static fn (string $for): string => explode('.', $for)[0], $cut->for), $labels) !== []) {
                 $letters[] = $cut->letter;
             }
         }

@@ -412,10 +412,26 @@ export type WallEdit =
 export interface WayPiece {
   fabric: string
   exact: string
-  oversize: string
+  larger: string
+  /** Whether this one is cut larger now. */
+  isLarger: boolean
   count: number
+  shape: string
   /** How it is cut on, '' when it stays whole. */
   then: string
+}
+
+/** Layers of cloth at raw size, the lowest first. */
+export type ClothShown = { fabric: string; points: Place[]; isBack: boolean }[]
+
+export interface StageShown {
+  do: 'lay' | 'mark' | 'sew' | 'cut' | 'open' | 'press' | 'trim' | 'turn'
+  words: string
+  /** What lies there; lines are drawn on the first. */
+  things: ClothShown[]
+  marks: [Place, Place][]
+  stitches: [Place, Place][]
+  knives: [Place, Place][]
 }
 
 export interface WayShown {
@@ -424,20 +440,23 @@ export interface WayShown {
   /** Null when this way never makes a hand that is needed. */
   batches: number | null
   spare: number
-  /** Spare ones of the hand that is not wanted. */
+  /** Spare ones of the hand, or the build, that is not wanted. */
   wrongHand: number
+  /** Whether those look the same and are only built the other way. */
+  isWrongBuild: boolean
+  /** Pairs that are sewn and not needed. */
+  halfMade: number
   seams: number
   isOuterBias: boolean
   /** Area cut, in square inches or millimetres. */
   cloth: number
+  /** Of the cloth, what does not show in the finished units; null where that cannot be told of this unit alone. */
+  beside: number | null
   pieces: WayPiece[]
-  steps: string[]
+  /** Of the way that is chosen. */
+  stages: StageShown[]
   note: string
   bonus: string
-  /** How it is begun: the under piece is 1 wide. */
-  sketch: { height: number; over: [number, number, number, number][]; lines: [Place, Place][]; stitches: [Place, Place][] } | null
-  /** Of the cloth, what is not in the finished units. */
-  beside: number
 }
 
 export interface UnitToMake {
@@ -458,9 +477,22 @@ export interface UnitToMake {
   /** The unit with the ruler on it; places are shares of the raw size. */
   ruler: { width: number; height: number; allowance: number; guides: [Place, Place][]; tip: Place | null; words: string; isFlush: boolean }
   ways: WayShown[]
-  isOversize: boolean
+  /** Chosen for this unit; null where the house's habit holds. */
+  margin: Margin | null
+  half_made: number
+  build: Build
+  /** Whether the way gives units that look the same and are built as mirror images. */
+  canComeEitherWay: boolean
+  /** Label of the unit it is a part of. */
+  partOf: string | null
+  /** Width to height. */
+  ratio: number
   isDone: boolean
 }
+
+export type Margin = 'exact' | 'larger'
+
+export type Build = 'alike' | 'as they come'
 
 export interface CutShown {
   name: string
@@ -469,9 +501,19 @@ export interface CutShown {
   shape: string
   size: string
   count: number
+  /** Once all are cut further. */
+  pieces: number
   then: string
   bias: string
   for: string[]
+  margin: Margin
+  /** Of the pieces, how many are cut the other way round. */
+  mirrored: number
+  /** How to save work and cloth in cutting them. */
+  how: string
+  /** Of a template, right side up, its grain level. */
+  outline: Place[] | null
+  sides: string[]
   isDone: boolean
 }
 
@@ -489,7 +531,12 @@ export interface CuttingChoices {
   blocks: number
   preference: string
   ways: Record<string, string>
-  isOversize: Record<string, boolean>
+  builds: Record<string, Build>
+  margins: Record<string, Margin>
+  /** By the stack's letter. */
+  stacks: Record<string, Margin>
+  /** Over all blocks; sent only to change it. */
+  habit?: Margin
   width: string | null
   marks: number | null
 }
@@ -497,6 +544,8 @@ export interface CuttingChoices {
 export interface CuttingShown {
   block: { id: number; name: string; version: number }
   choices: CuttingChoices
+  /** How units that are sewn from squares are cut in this house. */
+  habit: Margin
   preferences: { preference: string; words: string }[]
   width: string
   face: FaceShown
@@ -505,10 +554,14 @@ export interface CuttingShown {
   /** Letters of stacks that are easily mixed up. */
   mixedUp: [string, string][]
   fabric: FabricPacked[]
+  /** Small half-square triangles from the waste, and the size all of them can be squared up to. */
+  offcuts: { count: number; size: string; for: string[] } | null
 }
 
 export interface SizedUnit {
   class: string
+  name: string
+  count: number
   unfinished: string
   pieces: string[]
 }
@@ -523,6 +576,9 @@ export interface AtSize {
   finished: [string, string]
   problem: string
   isOnRuler: boolean
+  /** Widths near this one that cut well. */
+  nearest: string[]
+  pieces: { letter: string; fabric: string; count: number; shape: string; size: string; then: string; for: string[] }[]
   units: SizedUnit[]
 }
 

@@ -3,9 +3,10 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
-import type { CuttingChoices, CuttingShown } from '@/api/types'
+import type { CuttingChoices, CuttingShown, Margin } from '@/api/types'
 import AtTheTable from '@/components/cutting/AtTheTable.vue'
 import StripPicture from '@/components/cutting/StripPicture.vue'
+import TemplatePicture from '@/components/cutting/TemplatePicture.vue'
 import UnitCard from '@/components/cutting/UnitCard.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
@@ -39,7 +40,7 @@ const fabrics = computed(() => new Map((shown.value?.face.fabrics ?? []).map((fa
 const done = computed(() => shown.value?.cuts.filter((cut) => cut.isDone).length ?? 0)
 const spares = computed(() => (shown.value?.units ?? []).filter((unit) => unit.spare > 0))
 
-const bonuses = computed(() => (shown.value?.units ?? []).map((unit) => ({ class: unit.class, bonus: unit.ways.find((way) => way.key === unit.method)?.bonus ?? '' })).filter((unit) => unit.bonus !== ''))
+const halves = computed(() => (shown.value?.units ?? []).filter((unit) => unit.half_made > 0))
 
 const choose = (choices: Partial<CuttingChoices>) => change((block, version) => api.chooseCutting(block, version, choices))
 const tick = (name: string, isDone: boolean) => change((block, version) => api.tickCut(block, version, name, isDone))
@@ -97,6 +98,9 @@ async function load() {
             <template v-else><option :value="1">to 1 mm</option><option :value="2">to 0.5 mm</option></template>
           </select>
         </label>
+        <label>Units from squares
+          <select :value="shown.habit" @change="choose({ habit: ($event.target as HTMLSelectElement).value as Margin })"><option value="larger">larger, squared up</option><option value="exact">exact</option></select>
+        </label>
         <p class="saved soft" role="status">{{ problem ? 'Not saved' : waiting > 0 ? 'Saving' : 'Saved' }}</p>
       </header>
       <ProblemNote v-if="problem" :text="problem" @close="problem = null"><ElButton @click="load">Load it again</ElButton></ProblemNote>
@@ -112,15 +116,18 @@ async function load() {
                 <label>
                   <input type="checkbox" :checked="cut.isDone" @change="tick(cut.name, ($event.target as HTMLInputElement).checked)" />
                   <span class="letter">{{ cut.letter }}</span>
-                  <span><b>{{ cut.count }}</b> {{ counted(cut.count, cut.shape).replace(/^\d+ /, '') }} <b><FractionText :text="cut.size" /></b><template v-if="cut.then">, {{ cut.then }} <span class="soft">({{ cut.bias }})</span></template> <span class="soft">for {{ cut.for.join(', ') }}</span></span>
+                  <span><b>{{ cut.count }}</b> {{ counted(cut.count, cut.shape).replace(/^\d+ /, '') }} <b><FractionText :text="cut.size" /></b><template v-if="cut.then">, {{ cut.then }} <span class="soft">({{ cut.bias }})</span></template><template v-if="cut.mirrored > 0">, {{ cut.mirrored }} of them turned over</template> <span class="soft">for {{ cut.for.join(', ') }}<template v-if="cut.margin === 'larger'">; larger, to square up</template></span></span>
                 </label>
+                <button type="button" class="link-button" :aria-label="`Cut stack ${cut.letter} ${cut.margin === 'larger' ? 'exact' : 'larger'}`" @click="choose({ stacks: { ...shown.choices.stacks, [cut.letter]: cut.margin === 'larger' ? 'exact' : 'larger' } })">{{ cut.margin === 'larger' ? 'exact' : 'larger' }}</button>
+                <div v-if="cut.outline" class="template"><TemplatePicture :cut="cut" :color="fabrics.get(cut.fabric)?.color ?? '#fff'" /><p>{{ cut.how }} <span class="soft">Right side up; the arrow lies along the weave.</span></p></div>
               </li>
             </ul>
             <StripPicture :packed="packed" :color="fabrics.get(packed.fabric)?.color ?? '#fff'" :name="fabrics.get(packed.fabric)?.name ?? ''" />
             <p class="soft strip-note">{{ counted(packed.strips.length, 'strip') }} across the width: <template v-for="(strip, i) in packed.strips" :key="i"><template v-if="i > 0">, </template><FractionText :text="strip.text" /></template> {{ shown.face.units }}. <template v-if="!packed.isProved">At least <FractionText :text="packed.bound" /> would be needed.</template></p>
           </template>
           <p v-if="spares.length > 0" class="spares">Left over: <template v-for="(unit, i) in spares" :key="unit.class"><template v-if="i > 0">, </template><b>{{ unit.spare }}</b> {{ unit.name }} ({{ unit.class }})</template>.</p>
-          <p v-for="unit in bonuses" :key="unit.class" class="spares">From the waste of {{ unit.class }}, if it is sewn first: {{ unit.bonus }} for each unit.</p>
+          <p v-for="unit in halves" :key="unit.class" class="spares">{{ counted(unit.half_made, 'pair') }} of {{ unit.class }} half made and not needed.</p>
+          <p v-if="shown.offcuts" class="spares">From the waste of {{ shown.offcuts.for.join(', ') }}, if it is sewn before it is cut off: {{ counted(shown.offcuts.count, 'small half-square triangle') }}, all squared up to <b><FractionText :text="shown.offcuts.size" /></b>.</p>
           <AtTheTable :cutting="shown" @problem="problem = $event" />
         </section>
         <section class="units" aria-label="Units to make">
@@ -134,7 +141,8 @@ async function load() {
               :fabrics="shown.face.fabrics"
               :units="shown.face.units"
               @way="choose({ ways: { ...shown.choices.ways, [unit.class]: $event } })"
-              @oversize="choose({ isOversize: { ...shown.choices.isOversize, [unit.class]: $event } })"
+              @margin="choose({ margins: { ...shown.choices.margins, [unit.class]: $event } })"
+              @build="choose({ builds: { ...shown.choices.builds, [unit.class]: $event } })"
               @done="tick(`unit ${unit.class}`, $event)"
             />
           </div>
@@ -212,7 +220,6 @@ h3 .soft {
   align-items: center;
   min-height: 44px;
   font-size: 18px;
-  border-top: 1px solid var(--hair);
 }
 
 .cuts li input {
@@ -221,6 +228,27 @@ h3 .soft {
   height: 24px;
   margin: 0;
   accent-color: var(--thread);
+}
+
+.cuts li {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: center;
+  border-top: 1px solid var(--hair);
+}
+
+.cuts li > .link-button {
+  min-width: 60px;
+  min-height: 44px;
+}
+
+.template {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 14px;
+  grid-column: 1 / -1;
+  align-items: center;
+  padding-left: 64px;
 }
 
 .cuts li.done span {

@@ -19,7 +19,6 @@ use KeenSeam\Core\Making\Scaled;
 use KeenSeam\Core\Making\SquaringUp;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\LengthUnit;
-use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Blocks;
 
@@ -71,43 +70,10 @@ final class AtTheTableTest extends TestCase
         self::assertSame(['10 cm', '20 cm'], [FabricToBuy::words(Fraction::of(100), LengthUnit::Millimetre), FabricToBuy::words(Fraction::of(101), LengthUnit::Millimetre)]);
     }
 
-    /** @return array<string, array{string, list<string>}> */
-    public static function patterns(): array
-    {
-        $rest = "\nA,2 1/2,2\nB,2 7/8,2\nC,2 1/2,2";
-
-        return [
-            'as it should be' => ["fabric,size,count\nSailcloth,2 7/8,2\nb,2 7/8,2\nA,2 1/2 x 2 1/2,2\nSea glass; 2 1/2; 2", []],
-            'short and over' => ["A,2 7/8,1\nA,2 1/2,2\nB,2 7/8,5\nC,2 1/2,2", ['Harbour ink 2 7/8: 2 needed, the pattern says 5, 3 over.', 'Sailcloth 2 7/8: 2 needed, the pattern says 1, 1 short.']],
-            'a line twice' => ['A,2 7/8,1'."\nA,2 7/8,1".$rest, ['Line 2, "A,2 7/8,1", stands there twice.']],
-            'the wrong size' => ['A,3 1/4,2'.$rest, ['Sailcloth: the pattern cuts 3 1/4 where 2 7/8 is needed.']],
-            'missing and too much' => ["A,2 7/8,2\nA,2 1/2,2\nB,2 7/8,2\nC,9 x 2,7", ['Sea glass 2 1/2: 2 needed, the pattern has none.', 'Sea glass 9 x 2: the pattern cuts 7, this block needs none.']],
-        ];
-    }
-
-    /** @param list<string> $findings */
-    #[DataProvider('patterns')]
-    public function test_a_patterns_own_list_is_compared_before_anything_is_cut(string $list, array $findings): void
-    {
-        $found = PatternCheck::of(self::plan(Blocks::file('hAB hAB hAB hAB', 'pA pA pC pC')), $list)->findings;
-        sort($found);
-
-        self::assertSame($findings, $found);
-    }
-
-    public function test_a_patterns_counts_of_units_are_looked_at_by_hand(): void
-    {
-        $plan = self::plan(['finished' => ['width' => '8', 'height' => '4']] + Blocks::file('gCAB gCABm', 'gCAB180 gCAB180m'));
-
-        self::assertSame(['U1: the pattern has all 4 flying geese of one hand; 2 of them must be mirrored.'], PatternCheck::of($plan, 'unit,U1,4')->findings);
-        self::assertSame(['U1: the pattern lacks the mirror twin, 2 flying geese.'], PatternCheck::of($plan, 'unit,U1,2')->findings);
-        self::assertSame(['The pattern counts units "u9"; this block has none of that name.'], PatternCheck::of($plan, "unit,U1,2\nunit,U1 mirrored,2\nunit,U9,1")->findings);
-    }
-
     public function test_a_line_nobody_can_read_is_named(): void
     {
         $plan = self::plan(Blocks::file('hAB'));
-        foreach (["A,2 7/8,1\nsomething" => 'Line 2, "something", is no fabric, size and count.', '' => 'There is no line in this list.', 'Q,2 7/8,1' => 'names a fabric "Q"', 'A,big,1' => '"big" in line 1 is no size', 'A,2 7/8,many' => 'Line 1'] as $text => $words) {
+        foreach (["A,2 7/8,1\nsomething" => 'Line 2, "something", is no fabric, size and count.', '' => 'There is no line in this list.', 'A,big,1' => '"big" in line 1 is no size', 'A,2 7/8,many' => 'Line 1', 'A,2 7/8,1,torn' => 'Line 1 ends with "torn"', "A,2 7/8,1\0" => 'This is no list of text.'] as $text => $words) {
             try {
                 PatternCheck::of($plan, $text);
                 self::fail($text);

@@ -13,7 +13,9 @@ use KeenSeam\Core\Making\CutNotPossible;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\MadeUnit;
+use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Preference;
+use KeenSeam\Core\Making\SizeText;
 use KeenSeam\Core\Making\Way;
 use KeenSeam\Core\Measure\Fraction;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -40,7 +42,7 @@ final class CuttingPlanTest extends TestCase
             'quarter-square triangle of 2, from triangles' => ['qABAB', '2', '2', 'from-triangles', ['3 1/4', '3 1/4'], ['3 3/8', '3 3/8']],
             'quarter-square triangle of 4, crossed' => ['qABAB', '4', '4', 'crossed', ['5 1/4', '5 1/4'], ['5 1/2', '5 1/2']],
             'split quarter-square of 3, crossed' => ['sABC', '3', '3', 'crossed', ['4 1/4', '4 1/4', '3 7/8'], ['4 1/2', '4 1/2', '4']],
-            'square on its point in 4' => ['dABBBB', '4', '4', 'from-triangles', ['3 3/8', '2 7/8'], ['3 3/8', '3']],
+            'square on its point in 4' => ['dABBBB', '4', '4', 'from-triangles', ['3 3/8', '2 7/8'], ['3 1/2', '3']],
         ];
     }
 
@@ -91,7 +93,7 @@ final class CuttingPlanTest extends TestCase
         $file['finished'] = ['width' => $unit[0] === 'g' ? '4' : '2', 'height' => '2'];
         $made = self::way(self::plan($file), $way);
 
-        self::assertSame([$own, $other], [$made->own, $made->other]);
+        self::assertSame([$own, $other], [$made->own, $made->mirror]);
     }
 
     public function test_five_two_at_a_time_are_six_and_six_eight_at_a_time_are_eight(): void
@@ -148,15 +150,19 @@ final class CuttingPlanTest extends TestCase
         $told = static fn (CuttingPlan $plan): array => array_map(static fn (Cut $cut): string => "{$cut->fabric} {$cut->shape->value} {$cut->width->toText()} x {$cut->height->toText()}, {$cut->count}", $plan->cuts);
 
         self::assertSame(['A square 1 1/2 x 1 1/2, 4', 'B square 1 1/2 x 1 1/2, 4'], $told(self::plan($file)));
-        // Checks of 1 in: strips of 1 1/2 in, cut across at 1 1/2 in.
-        self::assertSame(['A strip 1 1/2 x 3, 2', 'B strip 1 1/2 x 3, 2'], $told(self::plan($file, new CutQuestion(ways: ['U1' => 'strip-sets']))));
+        // Checks of 1 in: strips of 1 1/2 in, cut across at 1 1/2 in. The second row is the first turned round, so both come from one set.
+        self::assertSame(['A strip 1 1/2 x 6, 1', 'B strip 1 1/2 x 6, 1'], $told(self::plan($file, new CutQuestion(ways: ['U1' => 'strip-sets']))));
     }
 
     public function test_the_waste_of_flipped_squares_gives_small_half_squares(): void
     {
         $geese = self::plan(['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('gABB'));
 
-        self::assertSame('2 small half-square triangles, about 1 3/4 raw', self::way($geese, 'flipped')->bonus);
+        // Common practice, no published source: raw about 1 3/4 from a 2 1/2 in square, the second seam 1/2 in away.
+        self::assertSame([], self::way($geese, 'from-triangles')->offcuts);
+        self::assertEqualsWithDelta([1.7929, 1.7929], array_map(static fn (array $one): float => $one[1]->toFloat(), self::way($geese, 'flipped')->offcuts), 1e-4);
+        $offcuts = self::plan(['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('gABB'), new CutQuestion(blocks: 3, ways: ['U1' => 'flipped']))->offcuts();
+        self::assertSame([6, '1 3/4', ['U1']], [$offcuts['count'] ?? 0, isset($offcuts['size']) ? $offcuts['size']->toText() : '', $offcuts['for'] ?? []]);
     }
 
     public function test_a_half_square_cut_and_sewn_again(): void
@@ -174,7 +180,7 @@ final class CuttingPlanTest extends TestCase
     public function test_more_blocks_take_more_of_everything_and_nearly_equal_sizes_are_told(): void
     {
         $plan = self::plan(Blocks::file('hAB pA', 'pA hAB'), new CutQuestion(blocks: 3));
-        self::assertSame([6, 3], [$plan->units[0]->unit->need, $plan->units[0]->batches]);
+        self::assertSame([6, 3], [$plan->units[0]->unit->need, $plan->units[0]->batches()]);
         self::assertSame([['a', '2 7/8', 3], ['b', '2 1/2', 6], ['c', '2 7/8', 3]], array_map(static fn (Cut $cut): array => [$cut->letter, $cut->width->toText(), $cut->count], $plan->cuts));
         self::assertSame([['a', 'b']], array_map(static fn (array $pair): array => [$pair[0]->letter, $pair[1]->letter], $plan->nearlyEqual()));
     }
@@ -236,19 +242,14 @@ final class CuttingPlanTest extends TestCase
     /** @return list<string> */
     private static function told(Way $way, bool $isOversize, int $marks = 8): array
     {
-        return array_map(static function ($piece) use ($isOversize, $marks): string {
-            [$width, $height] = [$piece->width->raisedTo($marks), $piece->height->raisedTo($marks)];
-            if ($isOversize) {
-                [$width, $height] = [$piece->oversize, $height->plus($piece->oversize->minus($width))];
-            }
-
-            return $width->equals($height) ? $width->toText() : $width->toText().' x '.$height->toText();
+        return array_map(static function (Piece $piece) use ($isOversize, $marks): string {
+            return SizeText::of(...($isOversize ? $piece->larger($marks) : $piece->exact($marks)));
         }, $way->pieces);
     }
 
     /** @return array{string, int, int, int} */
     private static function figures(MadeUnit $made): array
     {
-        return [$made->way->key, $made->batches, $made->makes(), $made->spare()];
+        return [$made->way->key, $made->batches(), $made->makes(), $made->spare()];
     }
 }

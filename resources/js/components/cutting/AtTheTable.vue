@@ -77,11 +77,11 @@ async function pick(event: Event) {
       <summary>At other sizes</summary>
       <form @submit.prevent="askSizes"><input v-model="sizes" class="wide" placeholder="6, 9, 15" aria-label="Finished widths, with commas" /> {{ cutting.face.units }} <button type="submit" class="ask">Compare</button></form>
       <table v-if="others.length > 0">
-        <thead><tr><th scope="col">finished</th><th scope="col">units raw, and their pieces</th></tr></thead>
+        <thead><tr><th scope="col">finished</th><th scope="col">what is cut, and what the units measure raw</th></tr></thead>
         <tbody>
           <tr v-for="one in others" :key="one.finished.join()">
-            <th scope="row"><FractionText :text="size(one.finished)" /><br /><span class="soft">{{ one.isOnRuler ? 'on the ruler' : 'between marks' }}</span></th>
-            <td><template v-if="one.problem">{{ one.problem }}</template><div v-for="unit in one.units" :key="unit.class">{{ unit.class }} <b><FractionText :text="unit.unfinished" /></b>: <FractionText :text="unit.pieces.join(', ')" /></div></td>
+            <th scope="row"><FractionText :text="size(one.finished)" /><br /><span class="soft">{{ one.problem ? '' : one.isOnRuler ? 'on the ruler' : 'between marks' }}</span><template v-if="one.nearest.length > 0"><br /><span class="soft">cuts well: <FractionText :text="one.nearest.join(' or ')" /></span></template></th>
+            <td><template v-if="one.problem">{{ one.problem }}</template><div v-for="piece in one.pieces" :key="piece.letter + piece.size">{{ name(piece.fabric) }}: {{ counted(piece.count, piece.shape) }} <b><FractionText :text="piece.size" /></b><template v-if="piece.then">, {{ piece.then }}</template></div><div v-for="unit in one.units" :key="unit.class" class="soft">{{ unit.count }} {{ unit.name }} ({{ unit.class }}): <FractionText :text="unit.unfinished" /> raw</div></td>
           </tr>
         </tbody>
       </table>
@@ -95,14 +95,13 @@ async function pick(event: Event) {
     </details>
     <details>
       <summary>Check a pattern's list</summary>
-      <p class="soft">One line a piece: fabric, size, count. For units: unit, U2, 4 or unit, U2 mirrored, 4.</p>
+      <p class="soft">One line a cut: fabric, size, count, and cut once or cut twice where it says so. For units: unit, U2, 4 or unit, U2 mirrored, 4.</p>
       <textarea v-model="list" rows="5" aria-label="The pattern's cutting list" :placeholder="`${cutting.face.fabrics[0]?.name}, 2 7/8, 6`" />
       <div class="row"><button type="button" class="ask" @click="askPattern">Compare</button><label class="link-button">or choose a CSV file<input type="file" accept=".csv,text/csv,text/plain" class="visually-hidden" @change="pick" /></label></div>
-      <p v-if="findings && findings.length === 0" role="status">It agrees with this list.</p>
+      <p v-if="findings && findings.length === 0" role="status">Everything that is needed is on it, and nothing else.</p>
       <ul v-else-if="findings" role="status">
         <li v-for="finding in findings" :key="finding" class="warn">{{ finding }}</li>
       </ul>
-      <p v-if="findings" class="soft">{{ counted(findings.length, 'thing', 'things') }} to look at.</p>
     </details>
   </section>
 </template>

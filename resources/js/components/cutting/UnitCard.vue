@@ -1,33 +1,27 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { FabricShown, UnitToMake } from '@/api/types'
+import type { Build, FabricShown, Margin, UnitToMake } from '@/api/types'
 import FractionText from '@/drawing/FractionText.vue'
 import UnitIcon from '@/drawing/UnitIcon.vue'
+import { counted } from '@/drawing/words'
 import RulerOnUnit from './RulerOnUnit.vue'
-import WaySketch from './WaySketch.vue'
+import WayStages from './WayStages.vue'
 
 /** One kind of unit: how many of each hand, the way it is made, step by step, and the others there are. */
 const props = defineProps<{ unit: UnitToMake; fabrics: FabricShown[]; units: string }>()
-const emit = defineEmits<{ way: [key: string]; oversize: [isOversize: boolean]; done: [isDone: boolean] }>()
+const emit = defineEmits<{ way: [key: string]; margin: [margin: Margin]; build: [build: Build]; done: [isDone: boolean] }>()
 
 const byKey = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key, fabric])))
 const way = computed(() => props.unit.ways.find((one) => one.key === props.unit.method))
 const size = (pair: [string, string]) => (pair[0] === pair[1] ? pair[0] : pair.join(' x '))
 const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key, fabric.color])))
-const rank = { light: 0, medium: 1, dark: 2 }
-/** The under and the upper fabric: of two equal squares the lighter one lies on top, where the line shows. */
-const layers = computed<[string, string]>(() => {
-  const [a, b] = [way.value?.pieces[0], way.value?.pieces[1] ?? way.value?.pieces[0]].map((piece) => byKey.value.get(piece?.fabric ?? ''))
-  const isSwapped = way.value?.pieces[0]?.exact === way.value?.pieces[1]?.exact && a !== undefined && b !== undefined && rank[a.value] < rank[b.value]
-  return isSwapped ? [b.color, a.color] : [a?.color ?? '#fff', b?.color ?? '#fff']
-})
-const ratio = computed(() => (props.unit.unit === 'flying-geese' ? 2 : 1))
 const told = (one: UnitToMake['ways'][number]) =>
   [
     one.batches === null ? 'never gives the hand that is needed' : '',
-    one.wrongHand > 0 ? `${one.wrongHand} of the wrong hand over` : one.spare > 0 ? `${one.spare} spare` : '',
+    one.wrongHand > 0 ? `${one.wrongHand} ${one.isWrongBuild ? 'built the other way' : 'of the wrong hand'} over` : one.spare > 0 ? `${one.spare} spare` : '',
+    one.halfMade > 0 ? `${one.halfMade} half made over` : '',
     one.isOuterBias ? 'bias edges' : '',
-    one.batches === null ? '' : `${one.cloth} sq ${props.units}, ${one.beside} of it not in the units`,
+    one.batches === null || one.beside === null ? '' : `${one.cloth} sq ${props.units} of cloth, ${one.beside} in seams and waste`,
   ]
     .filter(Boolean)
     .join(', ')
@@ -36,9 +30,9 @@ const told = (one: UnitToMake['ways'][number]) =>
 <template>
   <article class="unit-card" :class="{ done: unit.isDone }" :data-unit="unit.class" :data-way="unit.method">
     <div class="what">
-      <UnitIcon :ratio="ratio" :patches="unit.patches.map((patch) => ({ color: byKey.get(patch.fabric)?.color ?? '#fff', points: patch.points }))" :label="unit.name" />
+      <UnitIcon :ratio="unit.ratio" :patches="unit.patches.map((patch) => ({ color: byKey.get(patch.fabric)?.color ?? '#fff', points: patch.points }))" :label="unit.name" />
       <div>
-        <h2><b>{{ unit.need + unit.mirrored }}</b> {{ unit.name }} <span class="soft">({{ unit.class }})</span></h2>
+        <h2><b>{{ unit.need + unit.mirrored }}</b> {{ unit.name }} <span class="soft">({{ unit.class }}<template v-if="unit.partOf">, within {{ unit.partOf }}</template>)</span></h2>
         <p v-if="unit.mirrored > 0"><b>{{ unit.need }}</b> of this hand, <b>{{ unit.mirrored }}</b> mirrored</p>
         <p><FractionText :text="size(unit.finished)" /> {{ units }} finished, square up to <b><FractionText :text="size(unit.unfinished)" /></b></p>
         <p class="soft">Half of that: <FractionText :text="size(unit.halves)" /></p>
@@ -52,19 +46,24 @@ const told = (one: UnitToMake['ways'][number]) =>
           <option v-for="one in unit.ways" :key="one.key" :value="one.key" :disabled="one.batches === null">{{ one.words }} ({{ told(one) }})</option>
         </select>
       </label>
-      <p v-if="way.wrongHand > 0" class="warn"><b>{{ way.wrongHand }} come out in the wrong hand</b> and are of no use in this block.</p>
+      <p v-if="way.wrongHand > 0 && way.isWrongBuild" class="warn"><b>{{ way.wrongHand }} are built the other way</b>: they look the same, and their seams lie otherwise.</p>
+      <p v-else-if="way.wrongHand > 0" class="warn"><b>{{ way.wrongHand }} come out in the wrong hand</b> and are of no use in this block.</p>
       <p v-else-if="unit.spare > 0">{{ unit.makes }} come out: <b>{{ unit.spare }} spare</b>.</p>
       <ul class="pieces">
         <li v-for="(piece, i) in way.pieces" :key="i">
           <span class="cloth" :style="{ background: byKey.get(piece.fabric)?.color }" />
-          <b>{{ piece.count }}</b> {{ byKey.get(piece.fabric)?.name }} <FractionText :text="unit.isOversize ? piece.oversize : piece.exact" /> {{ piece.then }}
+          <b>{{ piece.count }}</b> {{ byKey.get(piece.fabric)?.name }} <template v-if="piece.shape === 'template'">from a template, about <FractionText :text="piece.isLarger ? piece.larger : piece.exact" /></template><FractionText v-else :text="piece.isLarger ? piece.larger : piece.exact" /> {{ piece.then }}<span v-if="piece.isLarger" class="soft"> (exact <FractionText :text="piece.exact" />)</span>
         </li>
       </ul>
-      <label v-if="way.pieces.length > 0" class="tick"><input type="checkbox" :checked="unit.isOversize" @change="emit('oversize', ($event.target as HTMLInputElement).checked)" /> cut larger, to square up</label>
-      <WaySketch v-if="way.sketch" :sketch="way.sketch" :under="layers[0]" :over="layers[1]" :patches="unit.patches" :colours="colours" :ratio="ratio" />
-      <ol class="steps">
-        <li v-for="(step, i) in way.steps" :key="i">{{ step }}</li>
-      </ol>
+      <label v-if="unit.canComeEitherWay" class="way">Those built the other way
+        <select :value="unit.build" @change="emit('build', ($event.target as HTMLSelectElement).value as Build)">
+          <option value="alike">are not used: all alike</option>
+          <option value="as they come">are used as they come; the plan follows</option>
+        </select>
+      </label>
+      <p v-if="unit.half_made > 0">{{ counted(unit.half_made, 'pair') }} half made and not needed.</p>
+      <label v-if="way.pieces.length > 0" class="tick"><input type="checkbox" :checked="way.pieces.some((piece) => piece.isLarger)" @change="emit('margin', ($event.target as HTMLInputElement).checked ? 'larger' : 'exact')" /> cut larger, to square up</label>
+      <WayStages :stages="way.stages" :colours="colours" />
       <p v-if="way.note" class="soft">{{ way.note }}</p>
       <p v-if="way.bonus" class="soft">Sew the waste first, half an inch away, and each unit leaves {{ way.bonus }}.</p>
       <div class="square-up">
@@ -127,23 +126,6 @@ const told = (one: UnitToMake['ways'][number]) =>
   height: 22px;
   border: 1px solid var(--hair);
   border-radius: 4px;
-}
-
-.steps {
-  display: grid;
-  gap: 2px;
-  counter-reset: step;
-}
-
-.steps li {
-  display: grid;
-  grid-template-columns: 26px 1fr;
-}
-
-.steps li::before {
-  counter-increment: step;
-  content: counter(step);
-  color: var(--soft);
 }
 
 .square-up {

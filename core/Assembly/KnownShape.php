@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Assembly;
+
+use KeenSeam\Core\Block\UnitPattern;
+use KeenSeam\Core\Block\UnitPatterns;
+use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Measure\Fraction;
+
+/**
+ * Outlines that together are a known unit, by their shape: a half-square triangle, a goose, a square in a square, a
+ * four-patch, at any quarter turn, flipped or not, and of any size.
+ */
+final readonly class KnownShape
+{
+    public const FOUR_PATCH = 'four-patch';
+
+    /** The most patches that one of them has. */
+    public const MOST_PATCHES = 5;
+
+    /** Their cells are square, except the goose's. */
+    private const KINDS = ['half-square-triangle', 'quarter-square-triangle', 'split-quarter-square-triangle', 'flying-geese', 'triangle-in-square', 'square-in-square'];
+
+    /**
+     * @param string              $kind    as block files write it, or FOUR_PATCH
+     * @param non-empty-list<int> $order   numbers of the given outlines, in the order of the unit's own patches
+     * @param int                 $width   in its own frame, in lattice steps
+     * @param bool                $isOther whether it is the mirror image of the unit
+     */
+    private function __construct(
+        public string $kind,
+        public array $order,
+        public ConvexPolygon $outline,
+        public int $width,
+        public int $height,
+        public bool $isOther,
+    ) {}
+
+    /**
+     * @param list<ConvexPolygon> $outlines
+     *
+     * @return self|null null where they are none that is known
+     */
+    public static function of(array $outlines): ?self
+    {
+        if (count($outlines) < 2 || count($outlines) > self::MOST_PATCHES) {
+            return null;
+        }
+        $outline = self::bounds($outlines);
+        if (array_sum(array_map(static fn (ConvexPolygon $one): int => $one->areaDoubled(), $outlines)) !== $outline->areaDoubled()) {
+            return null;
+        }
+        $found = self::fourPatch($outlines, $outline);
+        foreach ([false, true] as $isOther) {
+            foreach (self::KINDS as $kind) {
+                $pattern = UnitPatterns::all()[$kind];
+                $found ??= count($pattern->outlines) === count($outlines) ? self::matched($pattern, $outlines, $outline, $isOther) : null;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param non-empty-list<ConvexPolygon> $outlines */
+    private static function bounds(array $outlines): ConvexPolygon
+    {
+        $points = array_merge(...array_map(static fn (ConvexPolygon $one): array => $one->points, $outlines));
+        [$xs, $ys] = [array_map(static fn (Point $point): int => $point->x, $points), array_map(static fn (Point $point): int => $point->y, $points)];
+
+        return ConvexPolygon::of([new Point(min($xs), min($ys)), new Point(max($xs), min($ys)), new Point(max($xs), max($ys)), new Point(min($xs), max($ys))]);
+    }
+
+    /** @param non-empty-list<ConvexPolygon> $outlines */
+    private static function matched(UnitPattern $pattern, array $outlines, ConvexPolygon $outline, bool $isOther): ?self
+    {
+        foreach ([0, 1, 2, 3] as $turns) {
+            $lie = static fn (ConvexPolygon $shape): ConvexPolygon => ($isOther ? $shape->mirrored() : $shape)->turnedAbout(new Point(0, 0), $turns);
+            [$corner, $width, $height] = self::box($lie($outline));
+            if ($width !== $height * ($pattern->kind === 'flying-geese' ? 2 : 1)) {
+                continue;
+            }
+            $byShape = [];
+            foreach ($outlines as $i => $one) {
+                $byShape[self::inHalves($lie($one), $corner, $width, $height)] = $i;
+            }
+            $order = [];
+            foreach ($pattern->outlines as $wanted) {
+                $key = ConvexPolygon::of(array_map(static fn (array $place): Point => new Point(self::halves($place[0]), self::halves($place[1])), $wanted))->key();
+                if (isset($byShape[$key])) {
+                    $order[] = $byShape[$key];
+                }
+            }
+            if (count($order) === count($outlines)) {
+                return new self($pattern->kind, $order, $outline, $width, $height, $isOther);
+            }
+        }
+
+        return null;
+    }
+
+    private static function halves(Fraction $share): int
+    {
+        return intdiv(2 * $share->numerator, $share->denominator);
+    }
+
+    /** The outline in halves of the unit's width and height; '' where a corner lies between. */
+    private static function inHalves(ConvexPolygon $outline, Point $corner, int $width, int $height): string
+    {
+        $points = [];
+        foreach ($outline->points as $point) {
+            [$x, $y] = [2 * ($point->x - $corner->x), 2 * ($point->y - $corner->y)];
+            if ($x % $width !== 0 || $y % $height !== 0) {
+                return '';
+            }
+            $points[] = new Point(intdiv($x, $width), intdiv($y, $height));
+        }
+
+        return ConvexPolygon::of($points)->key();
+    }
+
+    /** @param non-empty-list<ConvexPolygon> $outlines */
+    private static function fourPatch(array $outlines, ConvexPolygon $outline): ?self
+    {
+        [$corner, $side, $height] = self::box($outline);
+        $order = [];
+        foreach ($outlines as $i => $one) {
+            $at = $one->corner()->minus($corner);
+            if (! $one->isUprightRectangle() || $side !== $height || $side * $side !== 2 * $one->areaDoubled() || 2 * $at->x % $side !== 0 || 2 * $at->y % $side !== 0) {
+                return null;
+            }
+            $order[2 * intdiv(2 * $at->y, $side) + intdiv(2 * $at->x, $side)] = $i;
+        }
+        ksort($order);
+        $order = array_values($order);
+
+        return count($outlines) !== 4 || count($order) !== 4 ? null : new self(self::FOUR_PATCH, $order, $outline, $side, $side, false);
+    }
+
+    /** @return array{Point, int, int} upper left corner, width and height */
+    private static function box(ConvexPolygon $outline): array
+    {
+        $corner = $outline->corner();
+        $far = $outline->turnedAbout(new Point(0, 0), 2)->corner();
+
+        return [$corner, -$far->x - $corner->x, -$far->y - $corner->y];
+    }
+}

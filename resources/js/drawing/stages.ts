@@ -1,0 +1,33 @@
+import type { ClothShown, Place } from '@/api/types'
+import { boxRound } from './geometry'
+
+/** More things than this lie there alike; the rest is not drawn. */
+const MOST = 4
+
+export interface LaidApart {
+  patches: ClothShown
+  width: number
+  height: number
+  /** What was the first thing's own 0, 0 before it was laid: lines drawn on it are moved by so much. */
+  origin: Place
+}
+
+/** Things side by side, two in a row, each at its own true size. */
+export function laidApart(things: ClothShown[]): LaidApart {
+  const boxes = things.slice(0, MOST).map((thing) => boxRound(thing.flatMap((patch) => patch.points)))
+  const cell = { width: Math.max(0, ...boxes.map((box) => box.width)), height: Math.max(0, ...boxes.map((box) => box.height)) }
+  const gap = 0.12 * Math.max(cell.width, cell.height)
+  const across = boxes.length > 1 ? 2 : 1
+  const patches = things.slice(0, MOST).flatMap((thing, i) => {
+    const [left, top] = [(i % across) * (cell.width + gap), Math.floor(i / across) * (cell.height + gap)]
+    const box = boxes[i] ?? { left: 0, top: 0 }
+    return thing.map((patch) => ({ ...patch, points: patch.points.map(([x, y]): Place => [x - box.left + left, y - box.top + top]) }))
+  })
+  const down = Math.ceil(boxes.length / across)
+  return {
+    patches,
+    width: across * cell.width + (across - 1) * gap,
+    height: Math.max(1, down) * cell.height + Math.max(0, down - 1) * gap,
+    origin: [boxes[0]?.left ?? 0, boxes[0]?.top ?? 0],
+  }
+}
