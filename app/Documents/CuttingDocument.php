@@ -130,15 +130,7 @@ final readonly class CuttingDocument
             'isOuterBias' => $way->isOuterBias,
             'cloth' => (int) round($as->cloth->toFloat()),
             'beside' => $this->beside($as),
-            'pieces' => array_map(fn (Piece $piece): array => [
-                'fabric' => $piece->fabric,
-                'exact' => SizeText::of(...$piece->exact($this->plan->bench->marks)),
-                'larger' => SizeText::of(...$piece->larger($this->plan->bench->marks)),
-                'isLarger' => $this->isLarger($piece, $unit->label),
-                'count' => $piece->countFor($as->batches(), $as->parts, $way->parts),
-                'shape' => $piece->shape->value,
-                'then' => $piece->then === Then::None ? '' : $piece->then->value,
-            ], $way->pieces),
+            'pieces' => array_map(fn (Piece $piece): array => $this->piece($piece, $as), $way->pieces),
             'stages' => $way->key === $made->way->key ? array_map(static fn (Stage $stage): array => [
                 'do' => $stage->do->value,
                 'words' => $stage->words,
@@ -163,12 +155,22 @@ final readonly class CuttingDocument
         return (int) round($made->cloth->minus($unit->width->times($unit->height)->times(Fraction::of($unit->need + $unit->mirrored)))->toFloat());
     }
 
-    private function isLarger(Piece $piece, string $label): bool
+    /** @return array<string, mixed> */
+    private function piece(Piece $piece, MadeUnit $made): array
     {
-        $stack = array_values(array_filter($this->plan->cuts, static fn (Cut $cut): bool => $cut->fabric === $piece->fabric && in_array($label, $cut->for, true)));
-        $letter = array_values(array_filter($stack, fn (Cut $cut): bool => SizeText::of(...$piece->size($cut->margin, $this->plan->bench->marks)) === SizeText::of($cut->width, $cut->height)));
+        $cut = $this->plan->cutOf($piece, $made->unit->label);
+        $exact = SizeText::of(...$piece->exact($this->plan->bench->marks));
 
-        return isset($letter[0]) && $letter[0]->margin === Margin::Larger;
+        return [
+            'fabric' => $piece->fabric,
+            'exact' => $exact,
+            'size' => $cut === null ? $exact : SizeText::of($cut->width, $cut->height),
+            'letter' => $cut->letter ?? '',
+            'isLarger' => $cut?->margin === Margin::Larger,
+            'count' => $piece->countFor($made->batches(), $made->parts, $made->way->parts),
+            'shape' => $piece->shape->value,
+            'then' => $piece->then === Then::None ? '' : $piece->then->value,
+        ];
     }
 
     /** "2 small half-square triangles, about 1 3/4 raw" */

@@ -101,7 +101,7 @@ final class JoinsStationDocument
                 'miss' => $mark->miss === null ? null : Amount::rounded(abs($mark->miss), $unit),
                 'place' => $mark->fromEdge,
                 'do' => Hold::words($mark, $sheet),
-                'feed' => Hold::feedWords($mark),
+                'feed' => Hold::feedWords($mark, [$name->left, $name->right]),
                 'verdict' => $mark->miss === null ? null : $tolerance->verdict($mark->miss)->value,
             ], $sheet->marks, $open['marks']),
         ], $drift->sheets, $told['joins'], $names);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Guide;
 
+use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
@@ -120,7 +121,7 @@ final class WorkSteps
     /** @return list<Step> */
     private function layOutSteps(): array
     {
-        $turns = (new SeamWords($this->plan))->turnWords();
+        $turns = trim((new SeamWords($this->plan))->turnWords().$this->buildWords());
 
         return [new Step(
             StepKind::LayOut,
@@ -131,6 +132,27 @@ final class WorkSteps
             'Lay the whole block out, face up, and compare it with the picture: every unit, its turn, which fabric lies where.'.($turns === '' ? '' : ' '.$turns).($this->question->blocks > 1 ? ' A block you have not made before is best sewn to its end once, and looked at, before the others.' : ''),
             $this->question->blocks,
         )];
+    }
+
+    /** Where units are used as they come: which places take those that are built the other way. */
+    private function buildWords(): string
+    {
+        $words = '';
+        foreach ($this->cutting->units ?? [] as $made) {
+            $first = $made->unit->first;
+            if ($first === null || ! $made->isAsTheyCome()) {
+                continue;
+            }
+            $key = ClassKinship::handKey($first, true);
+            foreach ($this->construction->classes as $class) {
+                $member = $class->members[0];
+                if (ClassKinship::handKey($member, false) === $key && ClassKinship::classKey($member) !== ClassKinship::classKey($first)) {
+                    $words .= sprintf(' The %s are used as they come: those built like a mirror image go to %s.', $made->unit->plural, Words::listed(array_map(Words::place(...), $class->members)));
+                }
+            }
+        }
+
+        return $words;
     }
 
     /** @return non-empty-list<Step> */

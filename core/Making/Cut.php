@@ -16,6 +16,7 @@ final readonly class Cut
      * @param int           $mirrored of the pieces, how many are cut the other way round
      * @param list<int>     $patches  ids of those the pieces become in the first block, where they keep their shape
      * @param Template|null $template the outline they are cut round
+     * @param string        $key      of the stack, as Piece::stackKey() names it
      */
     public function __construct(
         public string $letter,
@@ -30,6 +31,7 @@ final readonly class Cut
         public int $mirrored = 0,
         public array $patches = [],
         public ?Template $template = null,
+        public string $key = '',
     ) {}
 
     public function area(): Fraction

@@ -110,6 +110,18 @@ final readonly class CuttingPlan
         return $least === null || $count === 0 ? null : ['count' => $count, 'size' => $least->raisedTo($marks)->minus(Fraction::of($least->compareTo($least->raisedTo($marks)) === 0 ? 0 : 1, $marks)), 'for' => array_map(strval(...), array_keys($for))];
     }
 
+    /** The stack that a piece of a unit lies in. */
+    public function cutOf(Piece $piece, string $label): ?Cut
+    {
+        foreach ($this->cuts as $cut) {
+            if ($cut->key === $piece->stackKey($this->bench->marks) && in_array($label, $cut->for, true)) {
+                return $cut;
+            }
+        }
+
+        return null;
+    }
+
     public function unit(string $label): ?MadeUnit
     {
         foreach ($this->units as $made) {

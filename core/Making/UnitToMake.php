@@ -78,12 +78,21 @@ final readonly class UnitToMake
         return array_map(static fn (Fabric $fabric): string => $fabric->key, $this->fabrics());
     }
 
-    /** The lighter of two patches' fabrics by name: that is where a drawn line shows. */
-    public function lighterOf(int $one, int $other): string
+    /**
+     * Two of its fabrics as they are laid on each other: the lighter one on top, where a drawn line shows.
+     *
+     * @param string $one and $other: fabric keys
+     *
+     * @return array{Fabric, Fabric} below and above
+     */
+    public function laid(string $one, string $other): array
     {
-        [$a, $b] = [$this->fabrics()[$one], $this->fabrics()[$other]];
+        $byKey = [];
+        foreach ($this->fabrics() as $fabric) {
+            $byKey[$fabric->key] = $fabric;
+        }
 
-        return $a->value->rank() <= $b->value->rank() ? $a->name : $b->name;
+        return $byKey[$one]->value->rank() < $byKey[$other]->value->rank() ? [$byKey[$other], $byKey[$one]] : [$byKey[$one], $byKey[$other]];
     }
 
     /** @return list<array{string, list<array{Fraction, Fraction}>}> fabric and finished corners of every patch in the unit's own frame; none for a grid */

@@ -13,6 +13,7 @@ use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Matching\Internal\RealAssembly;
+use KeenSeam\Core\Matching\Internal\RealEdge;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Pressing\Nesting;
@@ -40,6 +41,9 @@ final class Drift
 
     /** @var array<int, ConvexPolygon> outline of the unit each patch is in */
     private array $units = [];
+
+    /** @var array<int, array<string, Nesting>> how ridges lie, by join and place */
+    private array $nests = [];
 
     /** @var array<int, JoinSheet> */
     private array $made = [];
@@ -74,6 +78,9 @@ final class Drift
             $this->patches[$patch->id] = $patch;
         }
         $this->noteUnits($face->whole);
+        foreach ($plan->matches as $match) {
+            $this->nests[$match->join][$match->at->key()] = $match->nesting;
+        }
         $whole = $this->real($plan->construction->root, null);
         ksort($this->made);
         $this->sheets = array_values($this->made);
@@ -92,23 +99,24 @@ final class Drift
             return RealAssembly::asMeant($assembly, $this->patches);
         }
         [$left, $right] = [$this->real($assembly->left, $assembly->tie), $this->real($assembly->right, $assembly->tie)];
-        $this->made[$assembly->id] = $this->sheet($assembly, $left, $right);
+        [$leftEdge, $rightEdge] = [$left->edgeOn($assembly), $right->edgeOn($assembly)];
+        $this->made[$assembly->id] = $this->sheet($assembly, $leftEdge, $rightEdge);
         $isWholeUnit = $assembly->tie !== null && ($of === null || [$of->unitClass, $of->member] !== [$assembly->tie->unitClass, $assembly->tie->member]);
 
         $real = $isWholeUnit && $this->squareUp === SquareUp::Units
             ? RealAssembly::asMeant($assembly, $this->patches)
-            : RealAssembly::joined($assembly, $left, $right, $this->error($assembly));
+            : RealAssembly::joined($assembly, $left, $right, $leftEdge, $rightEdge, $this->error($assembly));
         $measured = $this->measured[$assembly->id] ?? null;
 
         return $measured === null ? $real : $real->stretchedBy($this->lacking($real, $measured));
     }
 
-    private function sheet(Join $join, RealAssembly $left, RealAssembly $right): JoinSheet
+    private function sheet(Join $join, RealEdge $left, RealEdge $right): JoinSheet
     {
         $seam = $join->seam;
         $finished = $seam->length() / $this->steps;
         $ends = $this->edges->of($join);
-        $real = static fn (RealAssembly $part): float => $finished + $part->endShift($join, $seam->to) - $part->endShift($join, $seam->from);
+        $real = static fn (RealEdge $part): float => $finished + $part->endShift($seam->to) - $part->endShift($seam->from);
         $edges = [$real($left), $real($right)];
         $marks = $this->marks($join, $left, $right, $ends[0]);
 
@@ -126,36 +134,31 @@ final class Drift
     }
 
     /** @return list<array{float, float, string}> from, to and fabric of each patch along the join, from its start */
-    private function edge(Join $join, RealAssembly $part): array
+    private function edge(Join $join, RealEdge $part): array
     {
         $length = $join->seam->length();
         $stretches = array_map(fn (array $one): array => [
             $one[0] / $length / $this->steps,
             $one[1] / $length / $this->steps,
             $this->patches[$one[2]]->fabric->key,
-        ], $part->stretches($join));
+        ], $part->stretches);
         usort($stretches, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return $stretches;
     }
 
     /** @return list<Mark> */
-    private function marks(Join $join, RealAssembly $left, RealAssembly $right, JoinEnd $start): array
+    private function marks(Join $join, RealEdge $left, RealEdge $right, JoinEnd $start): array
     {
-        $nests = [];
-        foreach ($this->plan->matches as $match) {
-            if ($match->join === $join->id) {
-                $nests[$match->at->key()] = $match->nesting;
-            }
-        }
+        $nests = $this->nests[$join->id] ?? [];
         $marks = [];
         foreach ($join->meetings as $meeting) {
             if (! $join->seam->containsInside($meeting->at)) {
                 continue;
             }
-            $here = static fn (RealAssembly $part, int $seams): MarkSide => match (true) {
+            $here = static fn (RealEdge $part, int $seams): MarkSide => match (true) {
                 $seams === 0 => MarkSide::Plain,
-                $part->hasTipAt($join, $meeting->at) => MarkSide::Tip,
+                $part->hasTipAt($meeting->at) => MarkSide::Tip,
                 default => MarkSide::Seam,
             };
             [$onLeft, $onRight] = [$here($left, $meeting->seamsOfLeft), $here($right, $meeting->seamsOfRight)];
@@ -173,11 +176,11 @@ final class Drift
     }
 
     /** From the finished corner at the start of the join, as it will really come out. */
-    private function fromCorner(Join $join, RealAssembly $part, Point $at): float
+    private function fromCorner(Join $join, RealEdge $part, Point $at): float
     {
         $from = $join->seam->from;
 
-        return hypot($at->x - $from->x, $at->y - $from->y) / $this->steps + $part->shiftAt($join, $at) - $part->endShift($join, $from);
+        return hypot($at->x - $from->x, $at->y - $from->y) / $this->steps + $part->shiftAt($at) - $part->endShift($from);
     }
 
     /** @param list<Mark> $marks */
@@ -193,9 +196,9 @@ final class Drift
         };
     }
 
-    private function bias(Join $join, RealAssembly $left, RealAssembly $right): string
+    private function bias(Join $join, RealEdge $left, RealEdge $right): string
     {
-        $isBias = fn (RealAssembly $part): bool => array_filter($part->stretches($join), fn (array $stretch): bool => $this->isBias($stretch[2], $join)) !== [];
+        $isBias = fn (RealEdge $part): bool => array_filter($part->stretches, fn (array $stretch): bool => $this->isBias($stretch[2], $join)) !== [];
 
         return match ([$isBias($left), $isBias($right)]) {
             [true, true] => 'both',

@@ -27,14 +27,16 @@ final class Hold
     /**
      * Which allowances would be turned up under the foot, when the join is sewn from its start: those whose free edge
      * meets the foot first.
+     *
+     * @param array{string, string} $parts what the left and the right part are called
      */
-    public static function feedWords(Mark $mark): string
+    public static function feedWords(Mark $mark, array $parts): string
     {
-        $against = array_keys(array_filter(['first' => $mark->towardStart[0], 'second' => $mark->towardStart[1]], static fn (?bool $toward): bool => $toward === true));
+        $against = array_keys(array_filter($mark->towardStart, static fn (?bool $toward): bool => $toward === true));
 
         return match (count($against)) {
             0 => '',
-            1 => sprintf('The %s part\'s allowance lies against the feed: hold it down as it passes under the foot.', $against[0]),
+            1 => sprintf('The allowance of %s lies against the feed: hold it down as it passes under the foot.', $parts[$against[0]]),
             default => 'Both allowances lie against the feed: sew this join from its other end, or hold them down.',
         };
     }

@@ -8,6 +8,8 @@ use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
@@ -30,6 +32,9 @@ final readonly class RawEdges
     /** @var array<int, array{JoinEnd, JoinEnd}> start and end of each join, by its id */
     private array $ends;
 
+    /** @var array<string, array<int, Patch>> every patch with a corner there, by place and id; only places where a template has one */
+    private array $templates;
+
     /** @var array<int, array<string, array{float, float, float}>> by patch and corner: how far its tip reaches along that seam when cut, and the direction the cut faces */
     private array $cutTips;
 
@@ -38,6 +43,7 @@ final readonly class RawEdges
         $face = $construction->face;
         $this->allowance = $face->block->seamAllowance->in($face->block->unit)->toFloat();
         $this->steps = $face->lattice->steps;
+        $this->templates = self::cornersOfTemplates($construction->face);
         $this->cutTips = $this->tips($construction);
         $ends = [];
         foreach ($construction->joins as $join) {
@@ -66,7 +72,18 @@ final readonly class RawEdges
 
     private function cutAt(Assembly $part, Point $at): ?float
     {
-        return $part instanceof Piece ? ($this->cutTips[$part->patch->id][$at->key()][0] ?? null) : null;
+        $patch = $this->alone($part, $at);
+
+        return $patch === null ? null : ($this->cutTips[$patch->id][$at->key()][0] ?? null);
+    }
+
+    /** The template that alone makes a corner of the part; null where others are sewn to it there, or it needs none. */
+    private function alone(Assembly $part, Point $at): ?Patch
+    {
+        $corner = $this->templates[$at->key()] ?? null;
+        $here = $corner === null ? [] : array_values(array_intersect_key($corner, array_flip($part->patchIds())));
+
+        return count($here) === 1 && ! PolygonShape::of($here[0]->outline)->isPlain() ? $here[0] : null;
     }
 
     /** How far the part's raw edge along the join goes past the finished corner: s·cot(a/2), or what is left of a cut tip. */
@@ -83,9 +100,11 @@ final readonly class RawEdges
     public function outline(Assembly $part, float $more = 0.0): array
     {
         $cuts = [];
-        foreach ($part instanceof Piece ? ($this->cutTips[$part->patch->id] ?? []) : [] as $key => [, $x, $y]) {
-            [$atX, $atY] = array_map(intval(...), explode(',', (string) $key));
-            $cuts[] = [$atX / $this->steps, $atY / $this->steps, $x, $y];
+        foreach ($part->outline()->points as $at) {
+            $tip = $this->cutTips[$this->alone($part, $at)->id ?? -1][$at->key()] ?? null;
+            if ($tip !== null) {
+                $cuts[] = [$at->x / $this->steps, $at->y / $this->steps, $tip[1], $tip[2]];
+            }
         }
 
         return self::movedOut($part->outline(), $this->steps, $this->allowance + $more, $cuts);
@@ -208,8 +227,7 @@ final readonly class RawEdges
     }
 
     /**
-     * Joins are listed in the order they are sewn, so the first that ends at a corner of a single patch is the one whose
-     * other part the tip is cut along.
+     * A tip is cut along the part it is first sewn to: before that its patch alone makes the corner.
      *
      * @return array<int, array<string, array{float, float, float}>>
      */
@@ -219,23 +237,41 @@ final readonly class RawEdges
         $units = self::unitOutlines($construction->face->whole);
         foreach ($construction->joins as $join) {
             foreach ([[$join->left, $join->right], [$join->right, $join->left]] as [$part, $other]) {
-                if (! $part instanceof Piece || PolygonShape::of($part->patch->outline)->isPlain()) {
-                    continue;
-                }
                 foreach ([$join->seam->from, $join->seam->to] as $at) {
+                    $patch = $this->alone($part, $at);
+                    if ($patch === null) {
+                        continue;
+                    }
                     $isSharp = self::intoSeam($join, $at)->dot(self::nextSide($part, $join, $at)) > 0;
                     $across = self::angle($other, $join, $at);
                     $both = self::angle($part, $join, $at) + $across;
                     // An ear that becomes the allowance of a point stays, unless it reaches past the unit's own edge.
-                    $isEar = $both < M_PI_2 + 1e-9 || ($both < M_PI - 1e-9 && self::isOnEdge($at, self::nextSide($other, $join, $at), $units[$part->patch->id]));
+                    $isEar = $both < M_PI_2 + 1e-9 || ($both < M_PI - 1e-9 && self::isOnEdge($at, self::nextSide($other, $join, $at), $units[$patch->id]));
                     if ($isSharp && $isEar) {
-                        $tips[$part->patch->id][$at->key()] = [$this->allowance * tan($across / 2), ...self::facing($join, $other, $at)];
+                        $tips[$patch->id][$at->key()] = [$this->allowance * tan($across / 2), ...self::facing($join, $other, $at)];
                     }
                 }
             }
         }
 
         return $tips;
+    }
+
+    /** @return array<string, array<int, Patch>> */
+    private static function cornersOfTemplates(Face $face): array
+    {
+        $corners = $isTemplate = [];
+        foreach ($face->patches as $patch) {
+            $isPlain = PolygonShape::of($patch->outline)->isPlain();
+            foreach ($patch->outline->points as $point) {
+                $corners[$point->key()][$patch->id] = $patch;
+                if (! $isPlain) {
+                    $isTemplate[$point->key()] = true;
+                }
+            }
+        }
+
+        return array_intersect_key($corners, $isTemplate);
     }
 
     /** @return array<int, ConvexPolygon> outline of the unit each patch is in, by patch */

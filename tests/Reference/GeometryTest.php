@@ -53,12 +53,19 @@ final class GeometryTest extends TestCase
             }
         }
         self::assertGreaterThan(40, count($asked));
+        $uncut = 0;
         foreach (self::ask($asked) as $i => $answer) {
-            self::assertEqualsWithDelta($answer['offsetArea'], self::area($found[$i]), 1e-6);
-            foreach ($found[$i] as [$x, $y]) {
-                self::assertLessThan(1e-6, min(array_map(static fn (array $corner): float => hypot($corner[0] - $x, $corner[1] - $y), $answer['offset'])));
+            self::assertLessThanOrEqual($answer['offsetArea'] + 1e-6, self::area($found[$i]));
+            // Where a template's tip is cut off there is a corner more, and less cloth.
+            if (count($found[$i]) === count($asked[$i]['points'])) {
+                ++$uncut;
+                self::assertEqualsWithDelta($answer['offsetArea'], self::area($found[$i]), 1e-6);
+                foreach ($found[$i] as [$x, $y]) {
+                    self::assertLessThan(1e-6, min(array_map(static fn (array $corner): float => hypot($corner[0] - $x, $corner[1] - $y), $answer['offset'])));
+                }
             }
         }
+        self::assertGreaterThan(25, $uncut);
     }
 
     /** @return list<array{points: list<array{int, int}>, area: float, allowance: float, cut: CutOutline, middle: array{float, float}}> */

@@ -193,6 +193,25 @@ final class Blocks
         return $a[0]->equals($b[0]) && $a[1]->equals($b[1]);
     }
 
+    /**
+     * One drawn unit of 4 x 6 in: a goose, under it two half-square triangles, then a plain square beside a four-patch.
+     *
+     * @return array<string, mixed>
+     */
+    public static function knownUnitsInADrawnOne(): array
+    {
+        $file = self::file('pA');
+        $file['finished'] = ['width' => '4', 'height' => '6'];
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => array_map(static fn (string $patch): array => ['fabric' => $patch[0], 'points' => array_map(static fn (string $point): array => explode(',', $point), explode(' ', substr($patch, 2)))], [
+            'A 0,1/3 1/2,0 1,1/3', 'B 0,0 1/2,0 0,1/3', 'B 1/2,0 1,0 1,1/3',
+            'A 0,1/3 1/2,1/3 0,2/3', 'B 1/2,1/3 1/2,2/3 0,2/3', 'B 1/2,1/3 1,1/3 1/2,2/3', 'A 1,1/3 1,2/3 1/2,2/3',
+            'C 0,2/3 1/2,2/3 1/2,1 0,1',
+            'A 1/2,2/3 3/4,2/3 3/4,5/6 1/2,5/6', 'B 3/4,2/3 1,2/3 1,5/6 3/4,5/6', 'B 1/2,5/6 3/4,5/6 3/4,1 1/2,1', 'A 3/4,5/6 1,5/6 1,1 3/4,1',
+        ])]];
+
+        return $file;
+    }
+
     /** @return array<string, mixed> the inward geese: plain corners and centre, four geese pointing to the middle */
     public static function inwardGeese(): array
     {

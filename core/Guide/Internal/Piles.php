@@ -71,7 +71,7 @@ final readonly class Piles
         }
         // A mirror twin is listed with the other hand.
         foreach ($this->cutting->units ?? [] as $made) {
-            if ($made->unit->first !== null && $made->unit->mirrored > 0 && ClassKinship::handKey($made->unit->first, false) === $hand) {
+            if ($made->unit->first !== null && ($made->unit->mirrored > 0 || $made->isAsTheyCome()) && ClassKinship::handKey($made->unit->first, false) === $hand) {
                 return $made;
             }
         }

@@ -41,6 +41,14 @@ final readonly class UnitNames
         return count($pile->classes) > 1 ? ($isSeveral ? $unit->plural() : $unit->name()).' of both hands' : $this->of($pile->classes[0], $isSeveral);
     }
 
+    /** So many lattice steps with an allowance on both sides. */
+    public function raw(int $steps): string
+    {
+        $block = $this->construction->face->block;
+
+        return Fraction::of($steps, $this->construction->face->lattice->steps)->plus($block->seamAllowance->in($block->unit)->times(Fraction::of(2)))->toText();
+    }
+
     /** @return array{string, string} raw, in the unit's own frame */
     public function rawSize(PlacedUnit $unit): array
     {
@@ -49,11 +57,8 @@ final readonly class UnitNames
         foreach ($unit->outline->points as $point) {
             $size = [max($size[0], $point->x - $corner->x), max($size[1], $point->y - $corner->y)];
         }
-        $block = $this->construction->face->block;
-        $two = $block->seamAllowance->in($block->unit)->times(Fraction::of(2));
         [$width, $height] = $unit->placement->turn->swapsSides() ? [$size[1], $size[0]] : $size;
-        $steps = $this->construction->face->lattice->steps;
 
-        return [Fraction::of($width, $steps)->plus($two)->toText(), Fraction::of($height, $steps)->plus($two)->toText()];
+        return [$this->raw($width), $this->raw($height)];
     }
 }

@@ -7,11 +7,14 @@ namespace KeenSeam\Core\Guide\Internal;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Block\PatchesUnit;
 use KeenSeam\Core\Guide\SeamWords;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Making\InnerTrim;
+use KeenSeam\Core\Making\KnownUnit;
 use KeenSeam\Core\Pressing\PressingPlan;
 
 /**
@@ -55,7 +58,10 @@ final readonly class UnitSteps
             $steps = [...$steps, ...$this->rounds($piles, true), ...array_map($this->trialMeasured(...), array_values($tried)), ...$this->rounds($piles, false)];
             foreach ($piles as $pile) {
                 foreach ($pile->classes as $class) {
-                    $steps[] = $this->squaredUp($class);
+                    // A block of one unit is squared up as the block.
+                    if (count($class->members[0]->patches()) < count($this->construction->face->patches)) {
+                        $steps[] = $this->squaredUp($class);
+                    }
                 }
             }
         }
@@ -75,7 +81,7 @@ final readonly class UnitSteps
         $deepest = max(0, ...array_map(static fn (Pile $pile): int => count($pile->rounds), $piles));
         $steps = [];
         for ($round = 0; $round < $deepest; ++$round) {
-            $trips = ['mark' => [], 'join' => [], 'cut-apart' => [], 'press' => []];
+            $trips = ['mark' => [], 'join' => [], 'cut-apart' => [], 'press' => [], 'square-up' => []];
             foreach ($piles as $pile) {
                 if ($pile->joins($round, $isFirst) !== []) {
                     foreach ($this->roundSteps($pile, $round, $isFirst) as $step) {
@@ -139,12 +145,12 @@ final readonly class UnitSteps
             $patches,
             $made,
             $title,
-            sprintf('%sSet the seam flat, open, and press %s.%s%s', $isFlipped ? 'Open and look before you cut off the waste. ' : '', $press, $secondPile, $this->ears->words($pile, $round)),
+            sprintf('%sSet the seam flat, open, and press %s.%s%s%s', $isFlipped ? 'Open and look before you cut off the waste. ' : '', $press, $secondPile, $this->ears->words($pile, $round), $this->trimWords($pile, $joins)),
             $pressed,
             $label,
         );
 
-        return $steps;
+        return [...$steps, ...$this->innerSquaredUp($pile, $joins)];
     }
 
     /**
@@ -213,6 +219,64 @@ final readonly class UnitSteps
         $shown = array_values(array_filter($joins, static fn (Join $join): bool => $join->tie !== null && $member[$join->tie->unitClass] === $join->tie->member));
 
         return $shown === [] ? throw new \LogicException('A round without joins is no round.') : $shown;
+    }
+
+    /**
+     * An edge that several patches make is trimmed straight before the next seam runs along it.
+     *
+     * @param list<Join> $joins
+     */
+    private function trimWords(Pile $pile, array $joins): string
+    {
+        if (! $pile->isCutToShape()) {
+            return '';
+        }
+        $ofPile = array_merge(...$pile->rounds);
+        // Known units within a drawn one are squared up whole.
+        $isTrimmed = array_filter($joins, static fn (Join $join): bool => InnerTrim::isNeededAfter($join, $ofPile) && KnownUnit::of($join) === null);
+
+        return $isTrimmed === [] ? '' : ' '.InnerTrim::WORDS;
+    }
+
+    /**
+     * Known units within drawn ones, once they are pressed.
+     *
+     * @param list<Join> $joins
+     *
+     * @return list<Step> one for each kind and size
+     */
+    private function innerSquaredUp(Pile $pile, array $joins): array
+    {
+        $inner = [];
+        foreach ($joins as $join) {
+            $unit = $this->construction->classes[$join->tie->unitClass ?? 0]->members[0];
+            $known = $unit->cell->unit instanceof PatchesUnit && count($join->patchIds()) < count($unit->patches()) ? KnownUnit::of($join) : null;
+            if ($known !== null && ! $this->isWithinKnown($join)) {
+                $size = array_map(fn (int $steps): string => $this->names->raw($steps), [$known->width, $known->height]);
+                $inner[$known->name().' '.implode(' x ', $size)][] = [$join, $known, $size];
+            }
+        }
+        $steps = [];
+        foreach ($inner as $alike) {
+            [, $known, $size] = $alike[0];
+            $count = count($alike) * $this->blocks;
+            $sets = array_map(static fn (array $one): array => $one[0]->patchIds(), $alike);
+            $steps[] = new Step(StepKind::SquareUp, [], array_merge(...$sets), [], ucfirst($count === 1 ? $known->name() : $known->plural()), sprintf('Square up %s to %s x %s %s before the next seam.', Words::counted($count, $known->name(), $known->plural()), $size[0], $size[1], $this->construction->face->block->unit->value), $count, $pile->classes[0]->label(), $sets, [$size[0], $size[1]]);
+        }
+
+        return $steps;
+    }
+
+    /** Whether the known unit is itself a part of a larger one, which is squared up instead. */
+    private function isWithinKnown(Join $join): bool
+    {
+        foreach ($this->construction->joins as $larger) {
+            if ($larger->tie !== null && $larger->tie->unitClass === $join->tie?->unitClass && $larger->tie->member === $join->tie->member && in_array($join, $larger->children(), true)) {
+                return KnownUnit::of($larger) !== null;
+            }
+        }
+
+        return false;
     }
 
     private function trialMeasured(Pile $pile): Step

@@ -74,6 +74,10 @@ final class Stacks
             $margin = $this->question->margins->of($entry['piece'], $entry['for'] === self::PLAIN ? null : $entry['for'], $letters[$entry['key']]);
             $cuts[$entry['key'].' '.$margin->value] ??= ['entry' => $entry, 'margin' => $margin, 'pieces' => 0, 'mirrored' => 0, 'for' => [], 'patches' => []];
             $of = &$cuts[$entry['key'].' '.$margin->value];
+            // One stack has one size: the largest that any of its units asks for.
+            if ($entry['piece']->size($margin, $this->bench->marks)[0]->compareTo($of['entry']['piece']->size($margin, $this->bench->marks)[0]) > 0) {
+                $of['entry'] = $entry;
+            }
             $of['pieces'] += $entry['pieces'];
             $of['mirrored'] += $entry['mirrored'];
             $of['for'][$entry['for']] = true;
@@ -90,7 +94,7 @@ final class Stacks
             $patches = $cut['patches'];
             sort($patches);
 
-            return new Cut($letters[$cut['entry']['key']], $piece->fabric, $piece->shape, $width, $height, $piece->then->wholes($cut['pieces']), $piece->then, array_map(strval(...), array_keys($cut['for'])), $cut['margin'], $cut['mirrored'], $patches, $piece->template);
+            return new Cut($letters[$cut['entry']['key']], $piece->fabric, $piece->shape, $width, $height, $piece->then->wholes($cut['pieces']), $piece->then, array_map(strval(...), array_keys($cut['for'])), $cut['margin'], $cut['mirrored'], $patches, $piece->template, $cut['entry']['key']);
         }, $cuts);
     }
 
@@ -101,13 +105,13 @@ final class Stacks
     private function add(Piece $piece, int $pieces, string $for, array $patches): void
     {
         $key = $piece->stackKey($this->bench->marks);
-        // The hand of the first one is the one that is drawn.
         $this->exact[$key] ??= $piece;
         $drawn = $this->exact[$key]->template?->isMirrored;
         $other = $drawn === null ? [] : array_filter($patches, fn (Patch $patch): bool => $this->bench->cutter->piece($patch)->template?->isMirrored !== $drawn);
         $this->entries[] = [
             'key' => $key,
-            'piece' => $this->exact[$key],
+            // The hand of the first one is the one that is drawn.
+            'piece' => $piece->template === null ? $piece : $this->exact[$key],
             'pieces' => $pieces,
             'mirrored' => $this->question->blocks * count($other),
             'for' => $for,

@@ -68,9 +68,10 @@ final readonly class CrossedQuarterSquares implements Recipe
         $line = Table::falling();
         $halves = [];
         foreach ($isSame ? [$this->under] : [$this->under, $this->over] as [$one, $other]) {
-            [$below, $above] = [$take($one), $take($other)->faceDown()];
+            [$below, $above] = $table->unit->laid($one, $other);
+            [$top, $below, $above] = [$above->name, $take($below->key), $take($above->key)->faceDown()];
             $table->lay('Lay two squares right sides together.', [[$below, $above]]);
-            $table->mark('Draw a line corner to corner on the wrong side of the lighter one.', $line);
+            $table->mark('Draw a line corner to corner on the wrong side of '.$top.'.', $line);
             $table->sew('Sew on both sides of the line, one allowance away.', 2, ...$table->beside($line));
             $table->cut('Cut on the line.', $line);
             $halves[] = $made = $table->besideBoth($below, $above, $line);

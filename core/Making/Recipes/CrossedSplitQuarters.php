@@ -46,11 +46,12 @@ final readonly class CrossedSplitQuarters implements Recipe
         $finished = Surd::of($table->unit->width);
         [$table->parts, $table->halves] = [2, 1];
         $square = static fn (string $fabric): Piece => Piece::square($fabric, $finished->plus($table->sizes->quarter), 1, Then::None, $table->sizes->with($table->unit->width, 6));
-        [$under, $over] = [$table->take($square($one)), $table->take($square($other))->faceDown()];
+        [$below, $above] = $table->unit->laid($one, $other);
+        [$under, $over] = [$table->take($square($below->key)), $table->take($square($above->key))->faceDown()];
         $plain = $table->take(Piece::square($large, $finished->plus($table->sizes->half), 2, Then::None, $table->sizes->with($table->unit->width, 4), isLate: true))->faceDown();
         $line = Table::falling();
         $table->lay('Lay the two smaller squares right sides together.', [[$under, $over]]);
-        $table->mark('Draw a line corner to corner on the wrong side of '.$table->unit->lighterOf(1, 2).'.', $line);
+        $table->mark('Draw a line corner to corner on the wrong side of '.$above->name.'.', $line);
         $table->sew('Sew on both sides of the line, one allowance away.', 2, ...$table->beside($line));
         $table->cut('Cut on the line.', $line);
         $halves = $table->besideBoth($under, $over, $line);

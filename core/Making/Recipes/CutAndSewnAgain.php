@@ -36,7 +36,7 @@ final readonly class CutAndSewnAgain implements Recipe
             return [];
         }
         $recipes = [];
-        foreach ([0, 1] as $turns) {
+        foreach ([0, 1, 2, 3] as $turns) {
             foreach ([false, true] as $isTrimmedBelow) {
                 $recipes[] = new self($keys[0], $keys[1], $turns, $isTrimmedBelow);
             }
@@ -73,10 +73,11 @@ final readonly class CutAndSewnAgain implements Recipe
         $raw = $table->unit->width->plus($two)->plus($two);
         $side = Surd::of($table->unit->width->plus($two))->plus($table->sizes->half);
         $take = static fn (string $fabric): Cloth => $table->take(Piece::square($fabric, $side, 1, Then::None, $table->sizes->with($table->unit->width, 6)));
-        [$under, $over] = [$take($this->one), $take($this->other)->faceDown()];
+        [$below, $above] = $table->unit->laid($this->one, $this->other);
+        [$under, $over] = [$take($below->key), $take($above->key)->faceDown()];
         $line = Table::falling();
         $table->lay('Lay two squares right sides together.', [[$under, $over]]);
-        $table->mark('Draw a line corner to corner on the wrong side of the lighter one.', $line);
+        $table->mark('Draw a line corner to corner on the wrong side of '.$above->name.'.', $line);
         $table->sew('Sew on both sides of the line, one allowance away.', 2, ...$table->beside($line));
         $table->cut('Cut on the line.', $line);
         [$first, $second] = $table->besideBoth($under, $over, $line);

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Making\Recipes;
 
+use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Making\Bench;
 use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Recipe;
+use KeenSeam\Core\Making\Table\Cloth;
 use KeenSeam\Core\Making\Table\Line;
 use KeenSeam\Core\Making\Table\Place;
 use KeenSeam\Core\Making\Table\Table;
@@ -47,13 +49,14 @@ final readonly class EightAtATime implements Recipe
     {
         $double = $table->unit->width->times(Fraction::of(2));
         $side = Surd::of($table->unit->width)->plus($table->sizes->half)->times(Fraction::of(2));
-        [$under, $over] = array_map(static fn (string $fabric) => $table->take(Piece::square($fabric, $side, 1, Then::None, $table->sizes->with($double, 8))), $table->unit->keys());
+        [$below, $above] = $table->unit->laid(...$table->unit->keys());
+        [$under, $over] = array_map(static fn (Fabric $fabric): Cloth => $table->take(Piece::square($fabric->key, $side, 1, Then::None, $table->sizes->with($double, 8))), [$below, $above]);
         $whole = $table->size($side);
         $half = new Place($whole->halved(), $whole->halved());
         [$falling, $rising] = [Table::falling(), Table::rising($whole)];
         [$upright, $level] = [Line::through($half, 0, 1), Line::through($half, 1, 0)];
         $table->lay('Lay the two squares right sides together.', [[$under, $over->faceDown()]]);
-        $table->mark('Draw both diagonals on the wrong side of '.$table->unit->lighterOf(0, 1).'.', $falling, $rising);
+        $table->mark('Draw both diagonals on the wrong side of '.$above->name.'.', $falling, $rising);
         $table->sew('Sew on both sides of both lines, one allowance away.', 4, ...$table->beside($falling, $rising));
         $table->cut('Cut through the middle both ways, then on both lines.', $upright, $level, $falling, $rising);
         $made = [];

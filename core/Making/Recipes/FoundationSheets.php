@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Making\Recipes;
 
+use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Making\Bench;
 use KeenSeam\Core\Making\CutShape;
 use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Recipe;
+use KeenSeam\Core\Making\Table\Cloth;
 use KeenSeam\Core\Making\Table\Line;
 use KeenSeam\Core\Making\Table\Place;
 use KeenSeam\Core\Making\Table\Table;
@@ -56,7 +58,7 @@ final readonly class FoundationSheets implements Recipe
         $square = Surd::of($table->unit->width)->plus($table->sizes->half);
         [$width, $height] = [$square->times(Fraction::of($this->across)), $square->times(Fraction::of($this->down))];
         $shape = $this->across === $this->down ? CutShape::Square : CutShape::Rectangle;
-        [$under, $over] = array_map(static fn (string $fabric) => $table->take(new Piece($fabric, $shape, $width, $height, 1, Then::None, $table->sizes->raisedWith($width, 8))), $table->unit->keys());
+        [$under, $over] = array_map(static fn (Fabric $fabric): Cloth => $table->take(new Piece($fabric->key, $shape, $width, $height, 1, Then::None, $table->sizes->raisedWith($width, 8))), $table->unit->laid(...$table->unit->keys()));
         $over = $over->faceDown();
         [$grid, $diagonals, $made] = [[], [], []];
         $side = $table->size($square);

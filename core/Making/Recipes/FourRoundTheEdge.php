@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Making\Recipes;
 
+use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Making\Bench;
 use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Recipe;
+use KeenSeam\Core\Making\Table\Cloth;
 use KeenSeam\Core\Making\Table\Line;
 use KeenSeam\Core\Making\Table\Place;
 use KeenSeam\Core\Making\Table\RootTwo;
@@ -47,7 +49,8 @@ final readonly class FourRoundTheEdge implements Recipe
     public function carryOut(Table $table): void
     {
         $side = (new Surd(Fraction::zero(), $table->unit->width))->plus($table->sizes->quarter);
-        [$under, $over] = array_map(static fn (string $fabric) => $table->take(Piece::square($fabric, $side, 1, Then::None, $table->sizes->raisedWith($side, 3))), $table->unit->keys());
+        [$below, $above] = $table->unit->laid(...$table->unit->keys());
+        [$under, $over] = array_map(static fn (Fabric $fabric): Cloth => $table->take(Piece::square($fabric->key, $side, 1, Then::None, $table->sizes->raisedWith($side, 3))), [$below, $above]);
         $over = $over->faceDown();
         $whole = $table->size($side);
         $zero = RootTwo::of(0);

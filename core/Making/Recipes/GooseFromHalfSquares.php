@@ -58,7 +58,7 @@ final readonly class GooseFromHalfSquares implements Recipe
         $line = Table::falling();
         $pairs = array_map(static fn (Cloth $sky): array => [$under, $sky], $skies);
         $table->lay(sprintf('Lay a square of each sky on one of the goose\'s, right sides together%s.', $isOneSky ? '' : ': one pair for each sky'), $pairs);
-        $table->mark('Draw a line corner to corner on the wrong side of the lighter one.', $line);
+        $table->mark('Draw a line corner to corner on the wrong side of the sky.', $line);
         $table->sew('Sew on both sides of the line, one allowance away.', 2 * count($skies), ...$table->beside($line));
         $table->cut('Cut on the line.', $line);
         $halves = array_merge(...array_map(static fn (Cloth $sky): array => $table->besideBoth($under, $sky, $line), $skies));

@@ -412,7 +412,9 @@ export type WallEdit =
 export interface WayPiece {
   fabric: string
   exact: string
-  larger: string
+  /** As it is cut, and the letter of its stack. */
+  size: string
+  letter: string
   /** Whether this one is cut larger now. */
   isLarger: boolean
   count: number

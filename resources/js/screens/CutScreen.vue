@@ -108,7 +108,7 @@ async function load() {
         <section class="cuts" aria-label="Cutting list">
           <h2>Cut</h2>
           <p class="caution">Close the blade when you put it down; cut away from yourself, fingers behind the ruler's edge. Starch what gets bias edges before you cut it, and air the room.</p>
-          <p v-for="pair in shown.mixedUp" :key="pair.join()" class="warn">Stacks <b>{{ pair[0] }}</b> and <b>{{ pair[1] }}</b> are nearly the same size: keep them apart.</p>
+          <p v-if="shown.mixedUp.length > 0" class="warn">Nearly the same size, so keep them apart: <template v-for="(pair, i) in shown.mixedUp" :key="pair.join()"><template v-if="i > 0">, </template><b>{{ pair[0] }}</b> and <b>{{ pair[1] }}</b></template>.</p>
           <template v-for="packed in shown.fabric" :key="packed.fabric">
             <h3><span class="cloth" :style="{ background: fabrics.get(packed.fabric)?.color }" />{{ fabrics.get(packed.fabric)?.name }} <span class="soft">buy <FractionText :text="packed.buy" /></span></h3>
             <ul>
@@ -119,7 +119,7 @@ async function load() {
                   <span><b>{{ cut.count }}</b> {{ counted(cut.count, cut.shape).replace(/^\d+ /, '') }} <b><FractionText :text="cut.size" /></b><template v-if="cut.then">, {{ cut.then }} <span class="soft">({{ cut.bias }})</span></template><template v-if="cut.mirrored > 0">, {{ cut.mirrored }} of them turned over</template> <span class="soft">for {{ cut.for.join(', ') }}<template v-if="cut.margin === 'larger'">; larger, to square up</template></span></span>
                 </label>
                 <button type="button" class="link-button" :aria-label="`Cut stack ${cut.letter} ${cut.margin === 'larger' ? 'exact' : 'larger'}`" @click="choose({ stacks: { ...shown.choices.stacks, [cut.letter]: cut.margin === 'larger' ? 'exact' : 'larger' } })">{{ cut.margin === 'larger' ? 'exact' : 'larger' }}</button>
-                <div v-if="cut.outline" class="template"><TemplatePicture :cut="cut" :color="fabrics.get(cut.fabric)?.color ?? '#fff'" /><p>{{ cut.how }} <span class="soft">Right side up; the arrow lies along the weave.</span></p></div>
+                <div v-if="cut.outline" class="template"><TemplatePicture :cut="cut" :color="fabrics.get(cut.fabric)?.color ?? '#fff'" /><p><FractionText :text="cut.how" /> <span class="soft">Right side up; the arrow lies along the weave.</span></p></div>
               </li>
             </ul>
             <StripPicture :packed="packed" :color="fabrics.get(packed.fabric)?.color ?? '#fff'" :name="fabrics.get(packed.fabric)?.name ?? ''" />
@@ -244,11 +244,11 @@ h3 .soft {
 
 .template {
   display: grid;
-  grid-template-columns: 150px 1fr;
+  grid-template-columns: 190px 1fr;
   gap: 14px;
   grid-column: 1 / -1;
   align-items: center;
-  padding-left: 64px;
+  padding-left: 34px;
 }
 
 .cuts li.done span {

@@ -93,6 +93,42 @@ final class WorkStepsTest extends TestCase
         self::assertNotEmpty(array_filter($texts, static fn (string $text): bool => str_contains($text, 'the V') || str_contains($text, 'dog ears')));
     }
 
+    public function test_known_units_in_a_drawn_one_are_squared_up_before_they_are_sewn_on(): void
+    {
+        $plan = self::plan(Blocks::knownUnitsInADrawnOne());
+        $steps = WorkSteps::of($plan, new CutQuestion(2));
+        self::assertSound($plan, $steps, 'a drawn unit');
+        $inner = array_values(array_filter($steps, static fn (Step $step): bool => str_ends_with($step->text, 'before the next seam.')));
+        self::assertEqualsCanonicalizing(['Square up 2 flying geese to 4 1/2 x 2 1/2 in before the next seam.', 'Square up 4 half-square triangles to 2 1/2 x 2 1/2 in before the next seam.', 'Square up 2 four-patches to 2 1/2 x 2 1/2 in before the next seam.'], array_map(static fn (Step $step): string => $step->text, $inner));
+        foreach ($inner as $step) {
+            $at = (int) array_search($step, $steps, true);
+            foreach ($step->sets as $set) {
+                // What is squared up is sewn and pressed by then, and nothing is sewn to it yet.
+                $own = array_filter($plan->construction->joins, static fn (Join $join): bool => array_diff($join->patchIds(), $set) === []);
+                $larger = array_filter($plan->construction->joins, static fn (Join $join): bool => array_diff($set, $join->patchIds()) === [] && count($join->patchIds()) > count($set));
+                foreach ($steps as $i => $other) {
+                    self::assertFalse($i > $at && $other->do === StepKind::Join && array_intersect($other->joins, array_map(static fn (Join $join): int => $join->id, $own)) !== []);
+                    self::assertFalse($i < $at && $other->do === StepKind::Join && array_intersect($other->joins, array_map(static fn (Join $join): int => $join->id, $larger)) !== []);
+                }
+            }
+        }
+    }
+
+    public function test_an_edge_of_several_pieces_is_trimmed_straight_before_the_next_piece_is_laid_to_it(): void
+    {
+        // A square with small triangles on two sides, then one large triangle over both: drawn as one cell of 4 in.
+        $file = Blocks::file('pA');
+        $file['finished'] = ['width' => '4', 'height' => '4'];
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => array_map(static fn (string $patch): array => ['fabric' => $patch[0], 'points' => array_map(static fn (string $point): array => explode(',', $point), explode(' ', substr($patch, 2)))], [
+            'A 0,0 1/2,0 1/2,1/2 0,1/2', 'B 1/2,0 1,0 1/2,1/2', 'B 0,1/2 1/2,1/2 0,1', 'C 1,0 1,1 0,1',
+        ])]];
+        $texts = array_map(static fn (Step $step): string => $step->text, WorkSteps::of(self::plan($file), new CutQuestion()));
+        $trims = array_keys(array_filter($texts, static fn (string $text): bool => str_contains($text, 'Trim the edge where the next piece is laid straight')));
+
+        self::assertCount(1, $trims);
+        self::assertStringContainsString('sew Sea glass', $texts[$trims[0] + 1].$texts[$trims[0] + 2]);
+    }
+
     public function test_absurd_numbers_of_blocks_are_refused(): void
     {
         $this->expectException(CutNotPossible::class);

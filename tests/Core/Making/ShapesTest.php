@@ -88,7 +88,7 @@ final class ShapesTest extends TestCase
             'legs outside: half of a square, 2 + 7/8' => ['0,0 1/2,0 0,1/2', CutShape::Square, Then::Once, '2 7/8'],
             'long side outside: a quarter of a square, 4 + 1 1/4' => ['0,0 1,0 1/2,1/2', CutShape::Square, Then::Twice, '5 1/4'],
             'nothing outside: the legs lie on the grain, 2 + 7/8' => ['1/4,1/4 3/4,1/4 1/4,3/4', CutShape::Square, Then::Once, '2 7/8'],
-            'an equal-sided triangle in a square is no half square' => ['0,1 1/2,0 1,1', CutShape::Template, Then::None, '4 3/4 x 4 1/2'],
+            'a triangle with two equal sides in a square is no half square' => ['0,1 1/2,0 1,1', CutShape::Template, Then::None, '4 1/2'],
         ];
     }
 
@@ -125,16 +125,7 @@ final class ShapesTest extends TestCase
 
     public function test_known_units_in_a_drawn_one_are_named_and_made_in_their_own_ways(): void
     {
-        // A goose over two half squares, drawn as one unit of 4 in; at the lower right a four-patch.
-        $file = Blocks::file('pA');
-        $file['finished'] = ['width' => '4', 'height' => '6'];
-        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => self::patches([
-            ['A', '0,1/3 1/2,0 1,1/3'], ['B', '0,0 1/2,0 0,1/3'], ['B', '1/2,0 1,0 1,1/3'],
-            ['A', '0,1/3 1/2,1/3 0,2/3'], ['B', '1/2,1/3 1/2,2/3 0,2/3'], ['B', '1/2,1/3 1,1/3 1/2,2/3'], ['A', '1,1/3 1,2/3 1/2,2/3'],
-            ['C', '0,2/3 1/2,2/3 1/2,1 0,1'],
-            ['A', '1/2,2/3 3/4,2/3 3/4,5/6 1/2,5/6'], ['B', '3/4,2/3 1,2/3 1,5/6 3/4,5/6'], ['B', '1/2,5/6 3/4,5/6 3/4,1 1/2,1'], ['A', '3/4,5/6 1,5/6 1,1 3/4,1'],
-        ])]];
-        $plan = CuttingPlan::of(Construction::of(Face::of(BlockFile::read($file)), Order::Rows), new CutQuestion());
+        $plan = CuttingPlan::of(Blocks::construction(Blocks::knownUnitsInADrawnOne()), new CutQuestion());
         $told = array_map(static fn ($made): string => sprintf('%s %d %s, %s', $made->unit->label, $made->unit->need, $made->unit->need === 1 ? $made->unit->name : $made->unit->plural, $made->way->key), $plan->units);
 
         self::assertSame('U1 1 pieced unit, cut', $told[0]);

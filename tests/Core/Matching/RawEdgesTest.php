@@ -92,14 +92,15 @@ final class RawEdgesTest extends TestCase
             foreach ($edges->of($join) as $i => $end) {
                 foreach ([$join->left, $join->right] as $side => $part) {
                     $isCut = abs($end->reach[$side] - 0.25 / tan($end->angles[$side] / 2)) > 1e-9;
-                    $isTemplate = $part instanceof Piece && PolygonShape::of($part->patch->outline) === PolygonShape::Other;
+                    $at = $i === 0 ? $join->seam->from : $join->seam->to;
+                    $touching = array_values(array_filter($part->patchIds(), static fn (int $id): bool => array_filter($sewn->face->patches[$id]->outline->points, $at->equals(...)) !== []));
+                    $isTemplate = count($touching) === 1 && PolygonShape::of($sewn->face->patches[$touching[0]]->outline) === PolygonShape::Other;
                     self::assertTrue($isTemplate || ! $isCut);
                     if ($isTemplate && array_sum($end->angles) < M_PI_2 - 1e-9) {
                         self::assertTrue($isCut);
                     }
                     if ($isCut) {
                         // The cut runs on the raw edge of what the two become: no corner of the piece lies outside of that, but for its allowance of this seam.
-                        $at = $i === 0 ? $join->seam->from : $join->seam->to;
                         $near = array_filter($edges->outline($part), static fn (array $corner): bool => hypot($corner[0] - $at->x / $sewn->face->lattice->steps, $corner[1] - $at->y / $sewn->face->lattice->steps) < 0.6);
                         foreach ($near as $corner) {
                             self::assertLessThan(1e-9, self::outside($edges->outline($join), $corner));

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { CutShown, Place } from '@/api/types'
-import { middle, pointsText, boxRound } from '@/drawing/geometry'
+import { fractionParts } from '@/drawing/fractions'
+import { boxRound, middle, pointsText } from '@/drawing/geometry'
 
 /** A template to scale, right side up: its raw outline with the lengths along it and the arrow of the straight grain. */
 const props = defineProps<{ cut: CutShown; color: string }>()
@@ -9,15 +10,18 @@ const props = defineProps<{ cut: CutShown; color: string }>()
 const outline = computed(() => props.cut.outline ?? [])
 const box = computed(() => boxRound(outline.value))
 const unit = computed(() => Math.max(box.value.width, box.value.height) / 100)
-const room = computed(() => unit.value * 16)
-const centre = computed(() => [box.value.left + box.value.width / 2, box.value.top + box.value.height / 2] as const)
-/** Each length outside of its side, away from the middle. */
+const room = computed(() => unit.value * 42)
+const mean = (axis: 0 | 1) => outline.value.reduce((sum, corner) => sum + corner[axis], 0) / Math.max(1, outline.value.length)
+const centre = computed(() => [mean(0), mean(1)] as const)
+/** Each length outside of its side. */
 const labels = computed(() =>
   outline.value.map((corner, i) => {
-    const [x, y] = middle(corner, outline.value[(i + 1) % outline.value.length] ?? corner)
-    const [dx, dy] = [x - centre.value[0], y - centre.value[1]]
-    const far = Math.hypot(dx, dy) || 1
-    return { text: props.cut.sides[i] ?? '', x: x + (dx / far) * unit.value * 9, y: y + (dy / far) * unit.value * 9 }
+    const next = outline.value[(i + 1) % outline.value.length] ?? corner
+    const [x, y] = middle(corner, next)
+    const length = Math.hypot(next[0] - corner[0], next[1] - corner[1]) || 1
+    // Corners run clockwise: outward is to the left of the way. Sideways a figure is wider than it is high.
+    const [outX, outY] = [(next[1] - corner[1]) / length, -(next[0] - corner[0]) / length]
+    return { text: props.cut.sides[i] ?? '', x: x + outX * unit.value * 24, y: y + outY * unit.value * 11 }
   }),
 )
 /** Short blunted tips have no room for a figure. */
@@ -31,18 +35,18 @@ const isLong = (i: number) => {
   <svg class="template-picture" :viewBox="`${box.left - room} ${box.top - room} ${box.width + 2 * room} ${box.height + 2 * room}`" role="img" :aria-label="`Template ${cut.letter}: sides ${cut.sides.join(', ')}`">
     <polygon :points="pointsText(outline)" :fill="color" stroke="#2b3338" :stroke-width="unit * 1.2" />
     <g class="grain">
-      <line class="halo" :x1="centre[0] - unit * 18" :x2="centre[0] + unit * 18" :y1="centre[1]" :y2="centre[1]" :stroke-width="unit * 6" />
-      <path :d="`M${centre[0] - unit * 18} ${centre[1]} h${unit * 36} m${-unit * 5} ${-unit * 4} l${unit * 5} ${unit * 4} l${-unit * 5} ${unit * 4} M${centre[0] - unit * 13} ${centre[1] - unit * 4} l${-unit * 5} ${unit * 4} l${unit * 5} ${unit * 4}`" :stroke-width="unit * 1.8" />
+      <line class="halo" :x1="centre[0] - unit * 12" :x2="centre[0] + unit * 12" :y1="centre[1]" :y2="centre[1]" :stroke-width="unit * 6" />
+      <path :d="`M${centre[0] - unit * 12} ${centre[1]} h${unit * 24} m${-unit * 5} ${-unit * 4} l${unit * 5} ${unit * 4} l${-unit * 5} ${unit * 4} M${centre[0] - unit * 7} ${centre[1] - unit * 4} l${-unit * 5} ${unit * 4} l${unit * 5} ${unit * 4}`" :stroke-width="unit * 1.8" />
     </g>
-    <template v-for="(label, i) in labels" :key="i"><text v-if="isLong(i)" :x="label.x" :y="label.y + unit * 3" :font-size="unit * 10" text-anchor="middle">{{ label.text }}</text></template>
+    <template v-for="(label, i) in labels" :key="i"><text v-if="isLong(i)" :x="label.x" :y="label.y + unit * 3" :font-size="unit * 13" text-anchor="middle"><tspan v-for="(part, p) in fractionParts(label.text)" :key="p" :class="{ fraction: part.includes('/') }">{{ part }}</tspan></text></template>
   </svg>
 </template>
 
 <style scoped>
 .template-picture {
   display: block;
-  width: 150px;
-  height: 120px;
+  width: 190px;
+  height: 150px;
 }
 
 .grain path {

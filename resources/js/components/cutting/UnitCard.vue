@@ -52,7 +52,7 @@ const told = (one: UnitToMake['ways'][number]) =>
       <ul class="pieces">
         <li v-for="(piece, i) in way.pieces" :key="i">
           <span class="cloth" :style="{ background: byKey.get(piece.fabric)?.color }" />
-          <b>{{ piece.count }}</b> {{ byKey.get(piece.fabric)?.name }} <template v-if="piece.shape === 'template'">from a template, about <FractionText :text="piece.isLarger ? piece.larger : piece.exact" /></template><FractionText v-else :text="piece.isLarger ? piece.larger : piece.exact" /> {{ piece.then }}<span v-if="piece.isLarger" class="soft"> (exact <FractionText :text="piece.exact" />)</span>
+          <b>{{ piece.count }}</b> {{ byKey.get(piece.fabric)?.name }} <template v-if="piece.shape === 'template'">round template {{ piece.letter }}</template><FractionText v-else :text="piece.size" /> {{ piece.then }}<span v-if="piece.isLarger && piece.shape !== 'template'" class="soft"> (exact <FractionText :text="piece.exact" />)</span>
         </li>
       </ul>
       <label v-if="unit.canComeEitherWay" class="way">Those built the other way

@@ -19,7 +19,8 @@ defineProps<{ stages: StageShown[]; colours: Map<string, string> }>()
 <style scoped>
 .way-stages {
   display: grid;
-  gap: 4px;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 8px 22px;
 }
 
 li {

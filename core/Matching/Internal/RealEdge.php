@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Matching\Internal;
+
+use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Geometry\Point;
+
+/**
+ * The edge of an assembly along one join, as it really comes out: looked up once, asked several times.
+ *
+ * @internal
+ */
+final class RealEdge
+{
+    /** @var list<array{int, int, int}> from, to and patch of every patch that has an edge on the join */
+    public readonly array $stretches;
+
+    /** @var array<string, true> places where some patch touches the join with a corner only */
+    private array $tips = [];
+
+    /** @var array<string, array{int, float, float}> by end of the join: the patch that bounds the assembly there, and the outward normal of that side */
+    private array $bounds = [];
+
+    private float $tx;
+
+    private float $ty;
+
+    /**
+     * @param array<int, array{float, float}> $moved   by patch id
+     * @param array<int, Patch>               $patches by id
+     */
+    public function __construct(
+        private readonly Assembly $assembly,
+        private readonly array $moved,
+        array $patches,
+        private readonly Join $join,
+    ) {
+        [$this->tx, $this->ty] = RealAssembly::along($join);
+        $sides = $this->sides();
+        $stretches = $touched = $onJoin = [];
+        foreach ($assembly->patchIds() as $id) {
+            foreach ($patches[$id]->outline->edges() as [$a, $b]) {
+                $isOn = $join->seam->sideOf($a) === 0;
+                if ($isOn) {
+                    $touched[$a->key()][] = $id;
+                }
+                if ($isOn && $join->seam->sideOf($b) === 0) {
+                    $ends = [$join->seam->along($a), $join->seam->along($b)];
+                    $stretches[] = [min($ends), max($ends), $id];
+                    $onJoin[$id] = true;
+                    continue;
+                }
+                foreach ($sides as $key => [$end, $from, $side, $mx, $my]) {
+                    if (($a->equals($end) || $b->equals($end)) && $side->cross($a->minus($from)) === 0 && $side->cross($b->minus($from)) === 0) {
+                        $this->bounds[$key] = [$id, $mx, $my];
+                    }
+                }
+            }
+        }
+        $this->stretches = $stretches;
+        foreach ($touched as $key => $ids) {
+            if (array_filter($ids, static fn (int $id): bool => ! isset($onJoin[$id])) !== []) {
+                $this->tips[$key] = true;
+            }
+        }
+    }
+
+    /** How far it lies beyond its place in a direction: the mean of its patches by their length on it. */
+    public function shift(float $x, float $y): float
+    {
+        $sum = $length = 0.0;
+        foreach ($this->stretches as [$from, $to, $patch]) {
+            [$dx, $dy] = $this->moved[$patch];
+            $sum += ($to - $from) * ($dx * $x + $dy * $y);
+            $length += $to - $from;
+        }
+
+        return $length > 0 ? $sum / $length : 0.0;
+    }
+
+    /**
+     * How far the finished corner at one of its ends lies beyond its place, along the join: where the side that bounds the
+     * part there crosses the stitching line, both moved.
+     */
+    public function endShift(Point $end): float
+    {
+        [$patch, $mx, $my] = $this->bounds[$end->key()] ?? throw new \LogicException('A join ends at a corner of its parts.');
+        [$dx, $dy] = $this->moved[$patch];
+        $across = $this->shift(-$this->ty, $this->tx);
+
+        return ($dx * $mx + $dy * $my - $across * (-$this->ty * $mx + $this->tx * $my)) / ($this->tx * $mx + $this->ty * $my);
+    }
+
+    /** How far what ends at the place lies beyond it, along the join: the mean of the patches before and behind. */
+    public function shiftAt(Point $at): float
+    {
+        $shifts = [];
+        $place = $this->join->seam->along($at);
+        foreach ($this->stretches as [$from, $to, $patch]) {
+            if ($from <= $place && $place <= $to) {
+                [$dx, $dy] = $this->moved[$patch];
+                $shifts[] = $dx * $this->tx + $dy * $this->ty;
+            }
+        }
+
+        return $shifts === [] ? 0.0 : array_sum($shifts) / count($shifts);
+    }
+
+    public function hasTipAt(Point $at): bool
+    {
+        return isset($this->tips[$at->key()]);
+    }
+
+    /** @return array<string, array{Point, Point, Point, float, float}> by end of the join: the end, a corner of the side that bounds the assembly there, that side, and its outward normal */
+    private function sides(): array
+    {
+        $sides = [];
+        foreach ($this->assembly->outline()->edges() as [$a, $b]) {
+            if ($this->join->seam->sideOf($a) === 0 && $this->join->seam->sideOf($b) === 0) {
+                continue;
+            }
+            $length = hypot($b->x - $a->x, $b->y - $a->y);
+            foreach ([$this->join->seam->from, $this->join->seam->to] as $end) {
+                if ($a->equals($end) || $b->equals($end)) {
+                    // Outlines run clockwise with y down: outward is to the left of the way.
+                    $sides[$end->key()] = [$end, $a, $b->minus($a), ($b->y - $a->y) / $length, -($b->x - $a->x) / $length];
+                }
+            }
+        }
+
+        return $sides;
+    }
+}
