@@ -63,11 +63,8 @@ final readonly class Requirement
         $most = Length::ofInches(...self::MOST_MORE)->in($this->unit);
         $isMore = fn (Fraction $given, Fraction $needed): bool => $given->compareTo($needed) >= 0 && $given->minus($needed)->compareTo($most) <= 0;
         // A finer ruler may cut it a little nearer than ours.
-        $isTrue = min($this->piece->width->compareTo($line->width), $this->piece->width->compareTo($line->height)) <= 0
-            && $this->piece->width->toFloat() * $this->piece->height->toFloat() <= $line->width->toFloat() * $line->height->toFloat() + 1e-9
-            && $line->height->toFloat() >= min($this->piece->width->toFloat(), $this->piece->height->toFloat()) - 1e-9
-            && $line->width->toFloat() >= max($this->piece->width->toFloat(), $this->piece->height->toFloat()) - 1e-9
-            && $line->width->compareTo($width) <= 0 && $line->height->compareTo($height) <= 0;
+        [$long, $short] = $this->piece->width->toFloat() >= $this->piece->height->toFloat() ? [$this->piece->width, $this->piece->height] : [$this->piece->height, $this->piece->width];
+        $isTrue = $long->compareTo($line->width) <= 0 && $short->compareTo($line->height) <= 0 && $line->width->compareTo($width) <= 0 && $line->height->compareTo($height) <= 0;
 
         return match (true) {
             $isTrue => self::EXACT,

@@ -68,7 +68,7 @@ final readonly class GooseFromHalfSquares implements Recipe
         [, , $width] = $first->bounds();
         $zero = RootTwo::of(0);
         $seam = Line::through(new Place($width, $zero), 0, 1)->movedIn($table->allowance);
-        $table->lay('Lay a left and a right one side by side, the goose\'s halves meeting in the middle.', [[$first, $second->movedBy($width, $zero)]]);
+        $table->lay('Lay a left and a right one side by side, the goose\'s halves meeting in the middle.', array_fill(0, count($skies), [$first, $second->movedBy($width, $zero)]));
         $table->sew('Sew them together, up the middle.', count($skies), $seam);
         $unit = $first->cutTo($seam)->with($second->movedBy($width->minus($table->allowance->times(2)), $zero)->cutTo($seam->reversed()));
         $table->openAndPress('Press and check the tip.', array_fill(0, count($skies), $unit));

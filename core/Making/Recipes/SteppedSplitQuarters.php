@@ -69,7 +69,7 @@ final readonly class SteppedSplitQuarters implements Recipe
         $pair = $table->opened($under, $over, $seam, $falling->reversed(), $rising->reversed());
         $table->lay('Lay the two smaller squares right sides together.', [[$under, $over]]);
         $table->mark('Draw both diagonals.', $falling, $rising);
-        $table->sew(sprintf('Sew along each half of the diagonals, one allowance away and always %s of it as you go from the middle out.', $this->isToTheLeft ? 'right' : 'left'), 4, $seam);
+        $table->sewStretches(sprintf('Sew along each half of the diagonals, one allowance away and always %s of it as you go from the middle out.', $this->isToTheLeft ? 'right' : 'left'), $this->stretches($seam, $under->cutTo($falling->reversed(), $rising->reversed()), new Place($whole->halved(), $whole->halved())));
         $table->cut('Cut on both diagonals: four pairs of one hand.', $falling, $rising);
         // The line steps the same way at every quarter, so the others are this one turned.
         $table->openAndPress('Open and press.', array_fill(0, 4, $pair));
@@ -86,5 +86,21 @@ final readonly class SteppedSplitQuarters implements Recipe
         $table->sew('Sew a large triangle to the long side of each.', 4);
         $table->openAndPress('Open and press.', array_fill(0, 4, $unit));
         $table->squareUp('the long seam on the 45 degree line', array_fill(0, 4, $unit));
+    }
+
+    /**
+     * The seam within the upper quarter, and the same in the other three.
+     *
+     * @return list<array{Place, Place}>
+     */
+    private function stretches(Line $seam, Cloth $quarter, Place $centre): array
+    {
+        $stretch = $seam->within($quarter->patches[0][1]) ?? throw new \LogicException('The seam runs through the quarter.');
+        $stretches = [$stretch];
+        for ($i = 0; $i < 3; ++$i) {
+            $stretches[] = $stretch = [$stretch[0]->quarterTurnedAbout($centre), $stretch[1]->quarterTurnedAbout($centre)];
+        }
+
+        return $stretches;
     }
 }

@@ -23,6 +23,11 @@ final readonly class Place
         return new self($this->y->times(-1), $this->x);
     }
 
+    public function quarterTurnedAbout(self $centre): self
+    {
+        return $this->movedBy($centre->x->times(-1), $centre->y->times(-1))->quarterTurned()->movedBy($centre->x, $centre->y);
+    }
+
     /** Half a right angle clockwise about 0, 0. */
     public function eighthTurned(): self
     {

@@ -123,6 +123,18 @@ final class Table
         $this->note(StageKind::Sew, $words);
     }
 
+    /**
+     * Stitches that begin and end within the cloth.
+     *
+     * @param list<array{Place, Place}> $stretches
+     */
+    public function sewStretches(string $words, array $stretches): void
+    {
+        array_push($this->lines[1], ...$stretches);
+        $this->seams += count($stretches);
+        $this->note(StageKind::Sew, $words);
+    }
+
     public function cut(string $words, Line ...$lines): void
     {
         $this->draw(2, $lines);

@@ -55,6 +55,9 @@ final class PatternCheckTest extends TestCase
         return [
             'as it should be, with a heading' => ["fabric,size,count\nSailcloth,2 7/8,2\nb,2 7/8,2\nA,2 1/2 x 2 1/2,2\nSea glass; 2 1/2; 2", [], []],
             'larger, and more of it, is no mistake' => ["A,3,2\nB,3,5\nA,2 1/2,2\nC,2 1/2,2", [], []],
+            'to a finer ruler: 2 + 1/4 (2 + √2) is 2.8536' => ["A,2 55/64,2\nB,2 7/8,2\nA,2 1/2,2\nC,2 1/2,2", [], []],
+            'a hair less than that' => ["A,2 27/32,2\nB,2 7/8,2\nA,2 1/2,2\nC,2 1/2,2", ['2 Sailcloth 2 7/8, for U1'], [[1, 'Too small: 2 7/8 is needed.']]],
+            'more than an inch larger is another piece' => ['A,4,2'.self::REST, ['2 Sailcloth 2 7/8, for U1'], [[1, 'No way to make this block needs it.']]],
             'one line in two' => ['A,2 7/8,1'."\nA,2 7/8,1".self::REST, [], []],
             'too few' => ['A,2 7/8,1'.self::REST, ['1 Sailcloth 2 7/8, for U1'], []],
             'a line twice' => ['A,2 7/8,2'."\nA, 2 7/8, 2".self::REST, [], [[2, 'It stands there twice: line 1 says the same.']]],

@@ -72,6 +72,65 @@ final class RecipesTest extends TestCase
         self::assertGreaterThan(60, $ways);
     }
 
+    /**
+     * Each way stage by stage, gone through by hand: what is done, to how many pieces; after a colon lines drawn, sewn and cut.
+     *
+     * @return array<string, array{string, string, int, string}> unit, way, seams of a batch, stages
+     */
+    public static function stages(): array
+    {
+        return [
+            'hAB two-at-a-time' => ['hAB', 'two-at-a-time', 2, 'lay1 mark1:100 sew1:120 cut1:121 press2 trim2'],
+            'hAB from-triangles' => ['hAB', 'from-triangles', 1, 'cut2 lay1 sew1:010 press1 trim1'],
+            'hAB eight-at-a-time' => ['hAB', 'eight-at-a-time', 4, 'lay1 mark1:200 sew1:240 cut1:244 press8 trim8'],
+            'hAB four-at-a-time' => ['hAB', 'four-at-a-time', 4, 'lay1 sew1:040 cut1:042 press4 trim4'],
+            'hAB foundation-sheets' => ['hAB', 'foundation-sheets', 2, 'lay1 mark1:100 sew1:120 cut1:123 press2 trim2'],
+            'qABAC crossed' => ['qABAC', 'crossed', 8, 'lay1 mark1:100 sew1:120 cut1:121 lay1 mark1:100 sew1:120 cut1:121 press4 lay2 mark2:100 sew2:120 cut2:121 press4 trim4'],
+            'qABAC from-triangles' => ['qABAC', 'from-triangles', 3, 'cut4 lay1 sew1:010 press1 sew1:010 press1 sew1:010 press1 trim1'],
+            'sABC crossed' => ['sABC', 'crossed', 6, 'lay1 mark1:100 sew1:120 cut1:121 press2 lay2 mark2:100 sew2:120 cut2:121 press4 trim4'],
+            'sABC from-triangles' => ['sABC', 'from-triangles', 2, 'cut3 lay1 sew1:010 press1 sew1:010 press1 trim1'],
+            'sABC stepped' => ['sABC', 'stepped', 8, 'lay1 mark1:200 sew1:240 cut1:242 press4 sew4 press4 trim4'],
+            'gABC four-at-once' => ['gABC', 'four-at-once', 6, 'lay1 mark1:100 sew1:120 cut1:121 press2 lay2 mark2:100 sew2:120 cut2:121 press4 trim4'],
+            'gABC flipped' => ['gABC', 'flipped', 2, 'lay1 mark1:100 sew1:110 press1 lay1 mark1:100 sew1:110 press1 trim1'],
+            'gABC from-triangles' => ['gABC', 'from-triangles', 2, 'cut3 lay1 sew1:010 press1 sew1:010 press1 trim1'],
+            'gABC two-half-squares' => ['gABC', 'two-half-squares', 6, 'lay2 mark2:100 sew2:120 cut2:121 press4 lay2 sew2:010 press2'],
+            'dABBBB flipped' => ['dABBBB', 'flipped', 4, 'lay1 mark1:100 sew1:110 press1 lay1 mark1:100 sew1:110 press1 lay1 mark1:100 sew1:110 press1 lay1 mark1:100 sew1:110 press1 trim1'],
+            'dABBBB from-triangles' => ['dABBBB', 'from-triangles', 4, 'cut5 lay1 sew1:010 press1 sew1:010 press1 sew1:010 press1 sew1:010 press1 trim1'],
+            'tABC template' => ['tABC', 'template', 2, 'cut3 lay1 sew1:010 press1 sew1:010 press1 trim1'],
+        ];
+    }
+
+    #[DataProvider('stages')]
+    public function test_every_way_is_done_stage_by_stage(string $word, string $key, int $seams, string $stages): void
+    {
+        $file = Blocks::file($word);
+        $file['finished'] = ['width' => '4', 'height' => $word[0] === 'g' ? '2' : '4'];
+        $plan = CuttingPlan::of(Blocks::construction($file), new CutQuestion());
+        $way = self::way($plan, $key);
+        $told = array_map(static function ($stage): string {
+            $lines = count($stage->marks).count($stage->stitches).count($stage->knives);
+
+            return $stage->do->value.$stage->count.($lines === '000' ? '' : ':'.$lines);
+        }, $way->stages);
+
+        self::assertSame([$seams, $stages], [$way->seams, implode(' ', $told)]);
+        $area = static fn (array $thing): float => array_sum(array_map(static fn (array $patch): float => abs(Fit::area($patch['points'])), $thing));
+        $raw = 4.5 * ($word[0] === 'g' ? 2.5 : 4.5);
+        $last = $way->stages[count($way->stages) - 1];
+        foreach ($last->cloth as $unit) {
+            // Where small squares of four geese overlap a little cloth lies double, within the seam that comes next.
+            self::assertEqualsWithDelta($raw, $area($unit), $key === 'four-at-once' ? 0.1 : 0.01, 'a unit at its raw size, nothing of it twice');
+        }
+        $lay = array_values(array_filter($way->stages, static fn ($stage): bool => $stage->do === StageKind::Lay))[0];
+        if ($way->pieces[0]->patch === null) {
+            $cut = array_sum(array_map(static fn ($piece): float => $piece->isLate ? 0.0 : $piece->width->toFloat() * $piece->height->toFloat(), array_slice($way->pieces, 0, 2)));
+            self::assertLessThanOrEqual($cut * 2 + 0.01, $area($lay->cloth[0]), 'what is laid was cut');
+        }
+        self::assertSame(in_array($key, ['foundation-sheets', 'two-half-squares', 'strip-sets', 'rejoined'], true), $way->isByChoice);
+        self::assertSame($key === 'four-at-a-time', $way->isOuterBias);
+        self::assertCount(count($plan->units[0]->ways), array_unique(array_map(static fn (Way $one): string => $one->words, $plan->units[0]->ways)), 'ways are told apart');
+    }
+
     public function test_stages_are_told_in_the_order_they_are_done_with_pictures_at_raw_size(): void
     {
         $way = self::way(self::plan('hAB'), 'two-at-a-time');

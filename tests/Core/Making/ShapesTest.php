@@ -167,6 +167,18 @@ final class ShapesTest extends TestCase
         }
     }
 
+    public function test_one_stack_has_one_size_the_largest_that_any_of_its_units_asks_for(): void
+    {
+        // Half squares of 2 in ask for 3 in, skies of geese of the same exact size for 3 1/4 in.
+        $file = ['columns' => ['1', '2'], 'finished' => ['width' => '6', 'height' => '4']] + Blocks::file('hAB gAAA', 'hAB gAAA');
+        $cuts = static fn (Margins $margins): array => array_values(array_map(static fn (Cut $cut): string => "{$cut->letter} {$cut->width->toText()} ".implode(' ', $cut->for), array_filter(CuttingPlan::of(Blocks::construction($file), new CutQuestion(ways: ['U2' => 'four-at-once'], margins: $margins))->cuts, static fn (Cut $cut): bool => $cut->fabric === 'A' && $cut->width->toFloat() < 4)));
+        self::assertSame(['b 2 7/8 U1 U2'], $cuts(new Margins()));
+        self::assertSame(['b 3 1/4 U1 U2'], $cuts(new Margins(Margin::Larger, true)));
+        // Margins of a unit leave the other one alone; the letter stays.
+        self::assertSame(['b 2 7/8 U1', 'b 3 1/4 U2'], $cuts(new Margins(units: ['U2' => Margin::Larger])));
+        self::assertSame(['b 2 7/8 U1 U2'], $cuts(new Margins(Margin::Larger, true, [], ['b' => Margin::Exact])));
+    }
+
     public function test_choices_for_what_is_not_there_are_refused(): void
     {
         foreach ([[new CutQuestion(ways: ['U7' => 'flipped']), 'This block has no unit "U7".'], [new CutQuestion(margins: new Margins(units: ['U7' => Margin::Larger])), 'Choose one of these: U1.'], [new CutQuestion(margins: new Margins(stacks: ['zz' => Margin::Larger])), 'This block has no stack "zz".']] as [$question, $words]) {
