@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 use App\Exceptions\ProblemResponse;
 use App\Http\Controllers\ScreenController;
+use App\Http\Middleware\BodyType;
+use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\OwnOrigin;
+use App\Http\Middleware\SafeHeaders;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -25,7 +29,11 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove([
             Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull::class,
             Illuminate\Foundation\Http\Middleware\TrimStrings::class,
+            // No other origin has any business here.
+            Illuminate\Http\Middleware\HandleCors::class,
         ]);
+        $middleware->prepend([SafeHeaders::class, KnownHost::class]);
+        $middleware->api(prepend: [OwnOrigin::class, BodyType::class]);
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
         $exceptions->dontReport([KeenSeamProblem::class]);

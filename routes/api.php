@@ -24,6 +24,7 @@ use App\Http\Controllers\SwatchController;
 use App\Http\Controllers\WallController;
 use App\Http\Controllers\WallFiguresController;
 use App\Http\Controllers\WorkController;
+use App\Http\Middleware\BodyType;
 use Illuminate\Support\Facades\Route;
 
 Route::get('swatches/{hash}', [SwatchController::class, 'show'])->where('hash', '[0-9a-f]{32}');
@@ -68,7 +69,7 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::put('picture', [PictureController::class, 'store']);
     Route::delete('picture', [PictureController::class, 'destroy']);
     Route::put('meant', MeantController::class);
-    Route::put('fabrics/{fabric}/swatch', [SwatchController::class, 'store']);
+    Route::put('fabrics/{fabric}/swatch', [SwatchController::class, 'store'])->withoutMiddleware(BodyType::class)->middleware(BodyType::class.':image/jpeg,image/png,image/webp,image/gif');
     Route::delete('fabrics/{fabric}/swatch', [SwatchController::class, 'destroy']);
     Route::get('work', [WorkController::class, 'show']);
     Route::get('work/steps/{key}', [WorkController::class, 'step'])->where('key', '[a-z0-9-]{1,40}');

@@ -25,6 +25,12 @@ final class ProblemResponse
             : null;
     }
 
+    /** What is not even looked at: where it comes from, or how it is sent, is wrong. */
+    public static function refused(string $code, string $message, int $status): JsonResponse
+    {
+        return new JsonResponse(['code' => $code, 'message' => $message, 'where' => ''], $status);
+    }
+
     public static function of(KeenSeamProblem $problem): JsonResponse
     {
         return new JsonResponse([

@@ -193,7 +193,7 @@ abstract class BrowserTestCase extends TestCase
         return $browser;
     }
 
-    private static function freePort(): int
+    protected static function freePort(): int
     {
         $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('No free port.');
         $name = (string) stream_socket_get_name($socket, false);
@@ -202,7 +202,7 @@ abstract class BrowserTestCase extends TestCase
         return (int) substr($name, (int) strrpos($name, ':') + 1);
     }
 
-    private static function waitForPort(int $port): void
+    protected static function waitForPort(int $port): void
     {
         $end = microtime(true) + 15;
         while (($socket = @fsockopen('127.0.0.1', $port)) === false) {

@@ -19,6 +19,13 @@ abstract class TestCase extends LaravelTestCase
 
     protected string $seeder = DatabaseSeeder::class;
 
+    protected function setUp(): void
+    {
+        parent::setUp();
+        // Whatever is sent is sent as the screens send it, unless a test says otherwise.
+        $this->withServerVariables(['CONTENT_TYPE' => 'application/json']);
+    }
+
     /** @return array<string, string> */
     protected static function seen(int $version): array
     {

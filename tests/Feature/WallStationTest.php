@@ -186,7 +186,7 @@ final class WallStationTest extends TestCase
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function swatch(int $version, string $fabric, string $bytes): TestResponse
     {
-        return $this->call('PUT', "/api/blocks/3/fabrics/$fabric/swatch", server: ['HTTP_IF_MATCH' => "\"$version\"", 'HTTP_ACCEPT' => 'application/json'], content: $bytes);
+        return $this->call('PUT', "/api/blocks/3/fabrics/$fabric/swatch", server: ['HTTP_IF_MATCH' => "\"$version\"", 'HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'image/png'], content: $bytes);
     }
 
     private function fabric(): string

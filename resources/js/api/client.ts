@@ -142,7 +142,8 @@ interface Sent {
 }
 
 async function ask<Answer>(method: string, path: string, sent: Sent = {}): Promise<Answer> {
-  const headers: Record<string, string> = { Accept: 'application/json', 'Content-Type': 'application/json' }
+  const type = sent.text instanceof Blob && sent.text.type !== '' ? sent.text.type : 'application/json'
+  const headers: Record<string, string> = { Accept: 'application/json', 'Content-Type': type }
   if (sent.version !== undefined) headers['If-Match'] = `"${sent.version}"`
   let response: Response
   try {
