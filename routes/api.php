@@ -27,13 +27,17 @@ use App\Http\Controllers\WorkController;
 use App\Http\Middleware\BodyType;
 use Illuminate\Support\Facades\Route;
 
+// Longer ones are no numbers of anything here.
+Route::pattern('block', '\d{1,12}');
+Route::pattern('join', '\d{1,6}');
+
 Route::get('swatches/{hash}', [SwatchController::class, 'show'])->where('hash', '[0-9a-f]{32}');
 Route::get('logbook', [LogbookController::class, 'all']);
 Route::get('logbook.{kind}', [LogbookController::class, 'file'])->whereIn('kind', ['csv', 'json']);
 Route::get('starts', [StartController::class, 'index']);
 Route::post('starts', [StartController::class, 'store']);
-Route::apiResource('blocks', BlockController::class)->whereNumber('block');
-Route::prefix('blocks/{block}')->whereNumber('block')->group(static function (): void {
+Route::apiResource('blocks', BlockController::class);
+Route::prefix('blocks/{block}')->group(static function (): void {
     Route::post('restore', RestoreController::class)->withTrashed();
     Route::get('file', BlockFileController::class);
     Route::get('orders', [OrderController::class, 'index']);
@@ -43,14 +47,14 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::put('style', [StyleController::class, 'store']);
     Route::get('piles', [PilesController::class, 'index']);
     Route::put('piles', [PilesController::class, 'store']);
-    Route::get('seams/{join}/choices', SeamChoicesController::class)->whereNumber('join');
-    Route::put('locks/{join}', [LockController::class, 'store'])->whereNumber('join');
-    Route::delete('locks/{join}', [LockController::class, 'destroy'])->whereNumber('join');
+    Route::get('seams/{join}/choices', SeamChoicesController::class);
+    Route::put('locks/{join}', [LockController::class, 'store']);
+    Route::delete('locks/{join}', [LockController::class, 'destroy']);
     Route::delete('locks', [LockController::class, 'destroyAll']);
     Route::get('joins', [JoinsController::class, 'show']);
     Route::put('joins', [JoinsController::class, 'store']);
     Route::get('joins/spread', [JoinsController::class, 'spread']);
-    Route::put('joins/{join}/measured', [JoinsController::class, 'measure'])->whereNumber('join');
+    Route::put('joins/{join}/measured', [JoinsController::class, 'measure']);
     Route::post('seam-tests', [JoinsController::class, 'test']);
     Route::get('cutting', [CuttingController::class, 'show']);
     Route::put('cutting', [CuttingController::class, 'choose']);
@@ -77,5 +81,5 @@ Route::prefix('blocks/{block}')->whereNumber('block')->group(static function ():
     Route::get('logbook', [LogbookController::class, 'ofBlock']);
     Route::get('logbook.{kind}', [LogbookController::class, 'fileOfBlock'])->whereIn('kind', ['csv', 'json']);
     Route::put('work/chain', [WorkController::class, 'chain']);
-    Route::get('work/unpicking/{join}', [WorkController::class, 'unpicking'])->whereNumber('join');
+    Route::get('work/unpicking/{join}', [WorkController::class, 'unpicking']);
 });

@@ -18,10 +18,18 @@ final readonly class BlockFileReader
 
     public function __construct(private BlockSchema $schema) {}
 
-    /** A file that was read before and is kept since: its form need not be checked again. */
+    /**
+     * A file that was read before and is kept since: its form need not be checked again.
+     *
+     * @throws KeenSeamProblem when an earlier version kept what this one does not take, or the file is damaged
+     */
     public function readAgain(string $text): Block
     {
-        $decoded = json_decode($text, true, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
+        try {
+            $decoded = json_decode(self::withoutMark($text), true, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $exception) {
+            throw FileNotReadable::notJson($exception->getMessage());
+        }
 
         return BlockFile::read(is_array($decoded) ? $decoded : []);
     }
@@ -32,13 +40,16 @@ final readonly class BlockFileReader
         if (strlen($text) > self::MOST_BYTES) {
             throw FileNotReadable::tooLarge(strlen($text), self::MOST_BYTES);
         }
-        // A byte order mark is common in files saved by hand.
-        $text = str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text;
+        $text = self::withoutMark($text);
         try {
             $data = json_decode($text, false, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
             $decoded = json_decode($text, true, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
             throw $exception->getCode() === JSON_ERROR_DEPTH ? FileNotReadable::tooDeep(BlockFile::DEEPEST_NESTING) : FileNotReadable::notJson($exception->getMessage());
+        }
+        $twice = DuplicateKeys::first($text);
+        if ($twice !== null) {
+            throw FileNotReadable::keyTwice($twice);
         }
         if (! is_object($data) || ! is_array($decoded)) {
             throw FileNotReadable::notAnObject();
@@ -46,5 +57,11 @@ final readonly class BlockFileReader
         $this->schema->ensure($data);
 
         return BlockFile::read($decoded);
+    }
+
+    /** A byte order mark is common in files saved by hand. */
+    private static function withoutMark(string $text): string
+    {
+        return str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text;
     }
 }

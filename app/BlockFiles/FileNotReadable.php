@@ -39,6 +39,11 @@ final class FileNotReadable extends \InvalidArgumentException implements KeenSea
         return new self('The file holds no block. Choose a file that was exported as a block.', '');
     }
 
+    public static function keyTwice(string $key): self
+    {
+        return new self(sprintf('The file says "%s" twice in one place. Keep one of the two.', mb_substr($key, 0, 40)), '');
+    }
+
     public static function shape(string $sentence, string $where): self
     {
         return new self($sentence, $where);

@@ -96,7 +96,7 @@ final class PressDocument
     /** @return array<string, int|string> */
     public static function figures(PressingPlan $plan): array
     {
-        return [...PlanDocument::totals($plan), 'thickest' => max(1, ...$plan->peaks())];
+        return [...PlanDocument::totals($plan), 'thickest' => max([1, ...$plan->peaks()])];
     }
 
     /** @return list<array<string, mixed>> */
@@ -151,7 +151,7 @@ final class PressDocument
             'at' => FaceDocument::point($junction->at, $lattice),
             'text' => $lattice->toText($junction->at),
             'patches' => count($junction->patchIds),
-            'peak' => max(0, ...$plies),
+            'peak' => max([0, ...$plies]),
             'plies' => $plies,
         ], $plan->junctions, $plan->plies);
     }

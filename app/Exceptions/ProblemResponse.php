@@ -7,6 +7,7 @@ namespace App\Exceptions;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use KeenSeam\Core\Assembly\JoinNotKnown;
 use KeenSeam\Core\KeenSeamProblem;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -37,6 +38,10 @@ final class ProblemResponse
             'code' => $problem->problemCode(),
             'message' => $problem->getMessage(),
             'where' => $problem->where(),
-        ], $problem instanceof ChangedElsewhere ? JsonResponse::HTTP_CONFLICT : JsonResponse::HTTP_UNPROCESSABLE_ENTITY);
+        ], match (true) {
+            $problem instanceof ChangedElsewhere => JsonResponse::HTTP_CONFLICT,
+            $problem instanceof JoinNotKnown => JsonResponse::HTTP_NOT_FOUND,
+            default => JsonResponse::HTTP_UNPROCESSABLE_ENTITY,
+        });
     }
 }

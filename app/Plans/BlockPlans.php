@@ -100,12 +100,15 @@ final readonly class BlockPlans
      */
     private function kept(ShelfBlock $block, array $changes): array
     {
-        if (array_filter([...$block->locks, ...$block->two_piles, ...$block->steps_done, ...$block->measured_parts]) === []) {
-            return $changes;
-        }
-        $changed = (clone $block)->fill($changes);
+        return $changes + $this->endsWith($block, (clone $block)->fill($changes));
+    }
 
-        return $changes + ($this->isSewnAlike($block, $changed) ? [] : ['locks' => [], 'two_piles' => [], 'steps_done' => [], 'measured_parts' => []]);
+    /** @return array<string, list<never>> what was said of the seams that are no longer sewn once the block becomes the other */
+    public function endsWith(ShelfBlock $block, ShelfBlock $changed): array
+    {
+        $isAnythingSaid = array_filter([...$block->locks, ...$block->two_piles, ...$block->steps_done, ...$block->measured_parts]) !== [];
+
+        return ! $isAnythingSaid || $this->isSewnAlike($block, $changed) ? [] : ['locks' => [], 'two_piles' => [], 'steps_done' => [], 'measured_parts' => []];
     }
 
     /** The plan as the quilter has it, and what it would be without her locks. */

@@ -24,7 +24,9 @@ final readonly class EditFields
     {
         $value = $this->values[$field] ?? null;
 
-        return is_string($value) && mb_strlen($value) <= 120 ? $value : throw EditNotReadable::field($field, 'text of up to 120 letters');
+        return is_string($value) && mb_strlen($value) <= 120 && preg_match('~\p{Cc}~u', $value) === 0
+            ? $value
+            : throw EditNotReadable::field($field, 'text of up to 120 letters');
     }
 
     public function number(string $field): int

@@ -14,7 +14,9 @@ use Illuminate\Support\Facades\DB;
 final class History
 {
     /** What a change may touch, and an undo puts back. */
-    private const STATE = ['name', 'document', 'locks', 'two_piles', 'steps_done', 'measured_parts', 'meant', 'swatches', 'picture'];
+    private const STATE = [...self::LAYOUT, 'locks', 'two_piles', 'steps_done', 'measured_parts'];
+
+    private const LAYOUT = ['name', 'document', 'meant', 'swatches', 'picture'];
 
     /**
      * Saves the changes and remembers them, in one transaction.
@@ -26,12 +28,18 @@ final class History
     public static function record(ShelfBlock $block, int $seenVersion, string $words, array $changes): void
     {
         DB::transaction(static function () use ($block, $seenVersion, $words, $changes): void {
-            if ($block->edit_number === 0 && ! self::of($block)->exists()) {
-                self::keep($block, 0, '');
-            }
             self::of($block)->where('number', '>', $block->edit_number)->delete();
+            $before = array_intersect_key($block->getAttributes(), array_flip(self::STATE));
             $block->saveOver($seenVersion, $changes + ['edit_number' => $block->edit_number + 1]);
-            self::keep($block, $block->edit_number, $words);
+            $after = array_intersect_key($block->getAttributes(), array_flip(self::STATE));
+            $changed = array_filter($after, static fn (mixed $value, string $column): bool => $value !== ($before[$column] ?? null), ARRAY_FILTER_USE_BOTH);
+            BlockEdit::query()->create([
+                'shelf_block_id' => $block->id,
+                'number' => $block->edit_number,
+                'words' => $words,
+                'before' => json_encode(array_intersect_key($before, $changed), JSON_THROW_ON_ERROR),
+                'state' => json_encode($changed, JSON_THROW_ON_ERROR),
+            ]);
         });
     }
 
@@ -46,30 +54,66 @@ final class History
         ];
     }
 
-    /** One change back or, with +1, forward again; nothing happens at either end. */
-    public static function step(ShelfBlock $block, int $seenVersion, int $by): void
+    /**
+     * One change back or, with +1, forward again; nothing happens at either end. Only what the change did is taken back:
+     * what was locked, sewn and measured since stays, unless it is said of seams that go with it. That is kept with the
+     * change, so that going the other way brings it back.
+     *
+     * @param \Closure(ShelfBlock): array<string, mixed> $ending what ends with the block becoming so; it may refuse it
+     */
+    public static function step(ShelfBlock $block, int $seenVersion, int $by, \Closure $ending): void
     {
-        $edit = self::of($block)->where('number', $block->edit_number + $by)->first();
-        if ($edit instanceof BlockEdit) {
-            $state = json_decode($edit->state, true, 16, JSON_THROW_ON_ERROR);
-            $block->setRawAttributes((is_array($state) ? $state : []) + $block->getAttributes());
-            $block->saveOver($seenVersion, ['edit_number' => $edit->number]);
+        DB::transaction(static function () use ($block, $seenVersion, $by, $ending): void {
+            $edit = self::of($block)->where('number', $by < 0 ? $block->edit_number : $block->edit_number + 1)->first();
+            $to = $edit === null ? null : ($by < 0 ? self::before($block, $edit) : self::after($edit));
+            if ($edit === null || $to === null) {
+                return;
+            }
+            $now = $block->getAttributes();
+            $changed = (clone $block)->setRawAttributes($to + $now);
+            $ends = array_diff_key($ending($changed), $to);
+            $block->setRawAttributes($to + $now);
+            $block->saveOver($seenVersion, $ends + ['edit_number' => $block->edit_number + $by]);
+            $left = json_encode(array_intersect_key($now, $to + $ends), JSON_THROW_ON_ERROR);
+            $edit->fill($by < 0 ? ['state' => $left, 'before' => json_encode($to, JSON_THROW_ON_ERROR)] : ['before' => $left])->save();
+        });
+    }
+
+    /**
+     * What the block's own columns held before the change, of those it changed. Changes kept by earlier versions do not
+     * know; there only the layout and what goes with it is put back.
+     *
+     * @return array<string, mixed>|null
+     */
+    private static function before(ShelfBlock $block, BlockEdit $edit): ?array
+    {
+        if ($edit->before !== null) {
+            return self::read($edit->before);
         }
+        $earlier = self::of($block)->where('number', $edit->number - 1)->first();
+
+        return $earlier === null ? null : array_intersect_key(self::read($earlier->state), array_flip(self::LAYOUT));
+    }
+
+    /** @return array<string, mixed> */
+    private static function after(BlockEdit $edit): array
+    {
+        $state = self::read($edit->state);
+
+        return $edit->before === null ? array_intersect_key($state, array_flip(self::LAYOUT)) : $state;
+    }
+
+    /** @return array<string, mixed> */
+    private static function read(string $state): array
+    {
+        $read = json_decode($state, true, 16, JSON_THROW_ON_ERROR);
+
+        return is_array($read) ? $read : [];
     }
 
     /** @return Builder<BlockEdit> */
     private static function of(ShelfBlock $block): Builder
     {
         return BlockEdit::query()->where('shelf_block_id', $block->id);
-    }
-
-    private static function keep(ShelfBlock $block, int $number, string $words): void
-    {
-        BlockEdit::query()->create([
-            'shelf_block_id' => $block->id,
-            'number' => $number,
-            'words' => $words,
-            'state' => json_encode(array_intersect_key($block->getAttributes(), array_flip(self::STATE)), JSON_THROW_ON_ERROR),
-        ]);
     }
 }

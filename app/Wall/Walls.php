@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wall;
 
+use App\BlockFiles\BlockDoor;
 use App\BlockFiles\BlockFileReader;
 use App\Documents\WallDocument;
 use App\Models\ShelfBlock;
@@ -42,7 +43,7 @@ final readonly class Walls
     public function face(Wall $wall): Face
     {
         BlockFile::read(BlockFileWriter::write($wall->block));
-        $whole = Face::of($wall->block);
+        $whole = BlockDoor::faced($wall->block);
         $open = $wall->opened();
 
         return $open === $wall->block ? $whole : Face::of($open);
@@ -62,6 +63,20 @@ final readonly class Walls
     {
         $text = json_encode(BlockFileWriter::write($wall->block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
         History::record($block, $seenVersion, $words, $this->plans->changesWith($block, $wall->block->name, $text));
+    }
+
+    /**
+     * Takes the last change back or, with +1, makes it again.
+     *
+     * @throws KeenSeamProblem when the block as it would become cannot be opened
+     */
+    public function step(ShelfBlock $block, int $seenVersion, int $by): void
+    {
+        History::step($block, $seenVersion, $by, function (ShelfBlock $changed) use ($block): array {
+            BlockDoor::workedOut($this->plans->block($changed));
+
+            return $this->plans->endsWith($block, $changed);
+        });
     }
 
     public function sewn(ShelfBlock $block, Face $face): ?Construction

@@ -21,6 +21,12 @@ final class BlockFile
     /** Cells of the block and of all its nested grids together; a top of 48 x 48 fits. */
     public const MOST_CELLS = 4096;
 
+    /** Columns, and rows, of one grid. */
+    public const MOST_LINES = 64;
+
+    /** Larger than any bed: 144 in, or 3660 mm. */
+    private const LARGEST = [144, 3660];
+
     /** Grids inside grids inside grids. */
     public const DEEPEST_NESTING = 12;
 
@@ -75,10 +81,10 @@ final class BlockFile
         $this->readFabrics($file);
 
         return new Block(
-            $file->text('name'),
+            $file->name('name'),
             $unit,
-            $this->length($size, 'width', $unit, 'the finished width'),
-            $this->length($size, 'height', $unit, 'the finished height'),
+            $this->side($size, 'width', $unit),
+            $this->side($size, 'height', $unit),
             $this->length($file, 'seam_allowance', $unit, 'the seam allowance'),
             $this->fabrics === [] ? throw new \LogicException('The list of fabrics was checked to be filled.') : $this->fabrics,
             $this->grid($file, 0),
@@ -88,7 +94,7 @@ final class BlockFile
     private function readFabrics(Fields $file): void
     {
         foreach ($file->objects('fabrics') as $entry) {
-            $key = $entry->text('key');
+            $key = $entry->name('key');
             if (isset($this->fabrics[$key])) {
                 throw BlockNotPossible::because(sprintf('Two fabrics have the key "%s". Give each its own.', $key), $entry->at('key'));
             }
@@ -98,7 +104,7 @@ final class BlockFile
             if (preg_match('~^#(?:[0-9a-fA-F]{3}){1,2}$~D', $color) !== 1) {
                 throw BlockNotPossible::because(sprintf('"%s" is not a colour. Write it like "#3b5b7a".', mb_substr($color, 0, 20)), $entry->at('color'));
             }
-            $this->fabrics[$key] = new Fabric($key, $entry->text('name'), $color, $value);
+            $this->fabrics[$key] = new Fabric($key, $entry->name('name'), $color, $value);
         }
     }
 
@@ -137,7 +143,7 @@ final class BlockFile
             $entry->count('column_span', 1),
             $this->unit($entry, $depth),
             new Placement($turn, $entry->flag('mirrored')),
-            $entry->has('label') ? $entry->text('label') : null,
+            $entry->has('label') ? $entry->name('label') : null,
         );
     }
 
@@ -233,13 +239,25 @@ final class BlockFile
     private function widths(Fields $fields, string $field): array
     {
         $widths = [];
-        foreach ($fields->texts($field) as $i => $text) {
+        $texts = $fields->texts($field);
+        if (count($texts) > self::MOST_LINES) {
+            throw BlockNotPossible::tooMany($field, self::MOST_LINES, $fields->at($field));
+        }
+        foreach ($texts as $i => $text) {
             $where = $fields->at($field.'/'.$i);
             // Relative widths follow the grammar of lengths; what they are measured in does not matter.
             $widths[] = $this->positive($text, LengthUnit::Inch, 'the width of a row or column', $where)->inches;
         }
 
         return $widths;
+    }
+
+    private function side(Fields $size, string $field, LengthUnit $unit): Length
+    {
+        $side = $this->length($size, $field, $unit, 'the finished '.$field);
+        $most = $unit === LengthUnit::Inch ? Length::ofInches(self::LARGEST[0]) : Length::of(Fraction::of(self::LARGEST[1]), $unit);
+
+        return $side->inches->compareTo($most->inches) <= 0 ? $side : throw BlockNotPossible::tooLargeABlock($side, $most, $unit, $size->at($field));
     }
 
     private function length(Fields $fields, string $field, LengthUnit $unit, string $what): Length

@@ -6,6 +6,8 @@ namespace KeenSeam\Core\Block;
 
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthUnit;
 
 /** A block description that reads well but cannot be a block. */
 final class BlockNotPossible extends \InvalidArgumentException implements KeenSeamProblem
@@ -64,6 +66,42 @@ final class BlockNotPossible extends \InvalidArgumentException implements KeenSe
     public static function cornersOverlap(Corner $a, Corner $b, string $where): self
     {
         return new self(sprintf('The %s and the %s corner overlap. Make one of them smaller.', $a->words(), $b->words()), $where.'/'.$b->value);
+    }
+
+    /** @param float $width of a patch across its narrowest way, in the unit */
+    public static function allowanceTooLarge(Length $allowance, float $width, LengthUnit $unit): self
+    {
+        return new self(sprintf(
+            'The seam allowance, %s %s, is wider than a patch that is %s %s across when it is finished. Make the allowance smaller, or the patch wider.',
+            $allowance->toText($unit),
+            $unit->value,
+            rtrim(rtrim(number_format($width, 3, '.', ''), '0'), '.'),
+            $unit->value,
+        ), '/seam_allowance');
+    }
+
+    public static function allSeam(Length $allowance, LengthUnit $unit): self
+    {
+        return new self(sprintf(
+            'With a seam allowance of %s %s a block this small is mostly seam. Make the block larger, or the allowance smaller.',
+            $allowance->toText($unit),
+            $unit->value,
+        ), '/finished');
+    }
+
+    public static function tooLargeABlock(Length $side, Length $most, LengthUnit $unit, string $where): self
+    {
+        return new self(sprintf('%s %s is larger than any top, which is at most %s %s. Make it smaller%s.', $side->toText($unit), $unit->value, $most->toText($unit), $unit->value, $unit === LengthUnit::Inch ? ', or set "units" to "mm" if these are millimetres' : ''), $where);
+    }
+
+    public static function noName(string $field, string $where): self
+    {
+        return new self(sprintf('"%s" at %s is blank. Write a name.', $field, $where), $where);
+    }
+
+    public static function unseenCharacter(string $field, string $where): self
+    {
+        return new self(sprintf('"%s" at %s holds a character that cannot be seen or printed. Write it again.', $field, $where), $where);
     }
 
     public static function tooMany(string $what, int $limit, string $where): self

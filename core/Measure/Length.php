@@ -15,9 +15,9 @@ final readonly class Length
 
     /** Whole number with an optional decimal part or fraction, then an optional unit. */
     private const GRAMMAR = '~^
-        (?: (?<whole>\d{1,5}) (?: \.(?<decimals>\d{1,6}) | (?:\ +|-) (?<top>\d{1,4})/(?<bottom>[1-9]\d{0,3}) )?
+        (?: (?<whole>\d{1,5}) (?: \.(?<decimals>\d{1,6}) | (?:\ +|-) (?<top>\d{1,12})/(?<bottom>[1-9]\d{0,11}) )?
           | \.(?<onlyDecimals>\d{1,6})
-          | (?<onlyTop>\d{1,5})/(?<onlyBottom>[1-9]\d{0,3}) )
+          | (?<onlyTop>\d{1,12})/(?<onlyBottom>[1-9]\d{0,11}) )
         \ * (?<unit> in | inch | inches | " | ″ | mm | cm )? $~xDu';
 
     private function __construct(public Fraction $inches) {}

@@ -13,11 +13,6 @@ final class LockNotPossible extends \InvalidArgumentException implements KeenSea
         return new self(sprintf('"%s" is not a lock. Write a join\'s number and left, right or open, like 12:left.', mb_substr($given, 0, 40)));
     }
 
-    public static function noSuchJoin(int $join, int $joins): self
-    {
-        return new self(sprintf('There is no join %d. This block\'s joins are numbered from 0 to %d.', $join, $joins - 1));
-    }
-
     /** @param list<Lock> $locks */
     public static function contradicting(array $locks): self
     {

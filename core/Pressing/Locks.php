@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Pressing;
 
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\JoinNotKnown;
 
 /** The seams a quilter decided herself; one word for each pile that is pressed alike. */
 final readonly class Locks
@@ -15,16 +16,16 @@ final readonly class Locks
         public array $all,
     ) {}
 
-    /** @throws LockNotPossible when there is no such join */
+    /** @throws JoinNotKnown */
     public function with(Lock $lock): self
     {
         return new self($this->construction, [...$this->without($lock->join)->all, $lock]);
     }
 
-    /** @throws LockNotPossible when there is no such join */
+    /** @throws JoinNotKnown */
     public function without(int $join): self
     {
-        $this->ensureJoin($join);
+        JoinNotKnown::unlessIn($this->construction, $join);
 
         return new self($this->construction, array_values(array_filter(
             $this->all,
@@ -48,12 +49,5 @@ final readonly class Locks
         [$tieA, $tieB] = [$this->construction->joins[$a]->tie ?? null, $this->construction->joins[$b]->tie ?? null];
 
         return $a === $b || ($tieA !== null && $tieB !== null && $tieA->unitClass === $tieB->unitClass && $tieA->join === $tieB->join);
-    }
-
-    private function ensureJoin(int $join): void
-    {
-        if (! isset($this->construction->joins[$join])) {
-            throw LockNotPossible::noSuchJoin($join, count($this->construction->joins));
-        }
     }
 }

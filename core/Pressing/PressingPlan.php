@@ -34,7 +34,7 @@ final readonly class PressingPlan
     /** @return list<int> the most plies round each junction */
     public function peaks(): array
     {
-        return array_map(static fn (array $plies): int => max(0, ...$plies), $this->plies);
+        return array_map(static fn (array $plies): int => max([0, ...$plies]), $this->plies);
     }
 
     /**

@@ -54,7 +54,7 @@ final class JoinsStationTest extends TestCase
         self::assertSame('Unpick row 2 and sew it narrower, or make it again; then everything can be eased.', $short['remedy']);
         $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", ['width' => '1 1/2', 'height' => '4 1/2'], self::seen(3))->assertUnprocessable()->assertJson(['code' => 'measured-not-likely']);
         $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", [], self::seen(3))->assertOk()->assertJson(['remedy' => '']);
-        $this->putJson('/api/blocks/3/joins/999/measured', [], self::seen(4))->assertUnprocessable();
+        $this->putJson('/api/blocks/3/joins/999/measured', [], self::seen(4))->assertNotFound()->assertJson(['code' => 'join-not-known']);
     }
 
     public function test_the_chance_is_told_with_its_error_and_what_would_help(): void

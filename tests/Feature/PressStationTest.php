@@ -82,7 +82,7 @@ final class PressStationTest extends TestCase
     {
         $before = ShelfBlock::query()->get()->toArray();
         $this->putJson('/api/blocks/2/locks/16', ['direction' => 'up'], self::seen(1))->assertUnprocessable();
-        $this->putJson('/api/blocks/2/locks/999', ['direction' => 'left'], self::seen(1))->assertUnprocessable();
+        $this->putJson('/api/blocks/2/locks/999', ['direction' => 'left'], self::seen(1))->assertNotFound()->assertJson(['code' => 'join-not-known']);
 
         self::assertSame($before, ShelfBlock::query()->get()->toArray());
     }

@@ -43,7 +43,7 @@ final class WallStationTest extends TestCase
 
         // A new change takes the place of those that could have been done again.
         $this->edit(6, ['do' => 'swap', 'places' => [[1, 1]]])->assertOk()->assertJsonPath('history.redo', null);
-        self::assertSame([0, 1, 2], BlockEdit::query()->orderBy('number')->pluck('number')->all());
+        self::assertSame([1, 2], BlockEdit::query()->orderBy('number')->pluck('number')->all());
     }
 
     public function test_what_was_said_of_seams_goes_with_a_changed_layout_and_comes_back_with_undo(): void
@@ -61,13 +61,56 @@ final class WallStationTest extends TestCase
         self::assertCount(6, array_filter($this->getJson('/api/blocks/3/work')->json('steps'), static fn (array $step): bool => $step['isDone']), 'steps done after the change that is taken back, too');
     }
 
+    public function test_undo_takes_back_only_what_its_step_did(): void
+    {
+        $this->edit(1, ['do' => 'name', 'name' => 'Harbour Gate'])->assertOk();
+        $this->putJson('/api/blocks/3/locks/16', ['direction' => 'left'], self::seen(2))->assertOk();
+        $this->sew(3, 19);
+        $join = $this->getJson('/api/blocks/3/joins')->json('parts.0.id') ?? 0;
+        $seen = ShelfBlock::query()->findOrFail(3)->version;
+        ShelfBlock::query()->findOrFail(3)->saveOver($seen, ['measured_parts' => ['rows' => [$join => ['2 1/2', '2 1/2']]]]);
+        $said = static fn (): array => array_map(static fn (string $column): mixed => ShelfBlock::query()->findOrFail(3)->getRawOriginal($column), ['locks', 'steps_done', 'measured_parts', 'work']);
+        $before = $said();
+
+        $this->postJson('/api/blocks/3/undo', [], self::seen($seen + 1))->assertOk();
+        self::assertSame(['Tide Gate', $before], [ShelfBlock::query()->findOrFail(3)->name, $said()]);
+        $this->postJson('/api/blocks/3/redo', [], self::seen($seen + 2))->assertOk();
+        self::assertSame(['Harbour Gate', $before], [ShelfBlock::query()->findOrFail(3)->name, $said()]);
+    }
+
+    public function test_what_is_said_of_new_seams_goes_with_undo_and_comes_back_with_redo(): void
+    {
+        $this->edit(1, ['do' => 'place', 'kind' => 'plain', 'places' => [[1, 2]], 'figure' => $this->fabric()])->assertOk();
+        $this->putJson('/api/blocks/3/locks/10', ['direction' => 'left'], self::seen(2))->assertOk();
+        $this->postJson('/api/blocks/3/undo', [], self::seen(3))->assertOk();
+        self::assertSame([], ShelfBlock::query()->findOrFail(3)->locksNow());
+        $this->postJson('/api/blocks/3/redo', [], self::seen(4))->assertOk();
+        self::assertCount(1, ShelfBlock::query()->findOrFail(3)->locksNow());
+    }
+
+    public function test_changes_kept_by_an_earlier_version_can_be_taken_back(): void
+    {
+        $block = ShelfBlock::query()->findOrFail(3);
+        $whole = array_intersect_key($block->getAttributes(), array_flip(['name', 'document', 'locks', 'two_piles', 'steps_done', 'measured_parts', 'meant', 'swatches', 'picture']));
+        foreach ([0 => 'Tide Gate', 1 => 'Harbour Gate'] as $number => $name) {
+            BlockEdit::query()->create(['shelf_block_id' => 3, 'number' => $number, 'words' => 'Rename', 'state' => json_encode(['name' => $name] + $whole, JSON_THROW_ON_ERROR)]);
+        }
+        $block->saveOver(1, ['name' => 'Harbour Gate', 'edit_number' => 1]);
+        $this->putJson('/api/blocks/3/locks/16', ['direction' => 'left'], self::seen(2))->assertOk();
+
+        $this->postJson('/api/blocks/3/undo', [], self::seen(3))->assertOk()->assertJsonPath('history', ['undo' => null, 'redo' => 'Rename']);
+        self::assertSame(['Tide Gate', 1], [ShelfBlock::query()->findOrFail(3)->name, count(ShelfBlock::query()->findOrFail(3)->locksNow())]);
+        $this->postJson('/api/blocks/3/redo', [], self::seen(4))->assertOk();
+        self::assertSame(['Harbour Gate', 1], [ShelfBlock::query()->findOrFail(3)->name, count(ShelfBlock::query()->findOrFail(3)->locksNow())]);
+    }
+
     public function test_a_change_over_an_older_version_is_refused_and_changes_nothing(): void
     {
         $this->edit(1, ['do' => 'swap', 'places' => [[1, 1]]])->assertOk();
         $saved = ShelfBlock::query()->findOrFail(3)->document;
 
         $this->edit(1, ['do' => 'clear', 'places' => [[2, 2]]])->assertConflict()->assertJson(['code' => 'changed-elsewhere']);
-        self::assertSame([$saved, 2], [ShelfBlock::query()->findOrFail(3)->document, BlockEdit::query()->count()]);
+        self::assertSame([$saved, 1], [ShelfBlock::query()->findOrFail(3)->document, BlockEdit::query()->count()]);
     }
 
     /** @return array<string, array{array<string, mixed>, string}> */

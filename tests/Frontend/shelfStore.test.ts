@@ -23,9 +23,11 @@ function serve(path: string, init: RequestInit = {}): Promise<Response> {
   }
   if (path.endsWith('/restore')) {
     server.blocks = [...server.blocks, ...server.off]
-    return answer(server.off[0])
+    const back = server.off[0]
+    server.off = []
+    return answer(back)
   }
-  return answer({ blocks: server.blocks })
+  return answer({ blocks: server.blocks, unopened: [], takenOff: server.off })
 }
 
 beforeEach(() => {
@@ -55,10 +57,8 @@ describe('the shelf', () => {
     const shelf = useShelfStore()
     await shelf.load()
     await shelf.takeOff(shelf.blocks[0] as ShelfBlock)
-    expect([shelf.takenOff?.name, shelf.blocks.length]).toEqual(['Lamp Room', 1])
-    await shelf.putBack()
-    expect([shelf.takenOff, shelf.blocks.length]).toEqual([null, 2])
-    await shelf.putBack()
-    expect(shelf.blocks).toHaveLength(2)
+    expect([shelf.justTaken?.name, shelf.takenOff.map((one) => one.name), shelf.blocks.length]).toEqual(['Lamp Room', ['Lamp Room'], 1])
+    await shelf.putBack({ id: 1, name: 'Lamp Room' })
+    expect([shelf.justTaken, shelf.takenOff, shelf.blocks.length]).toEqual([null, [], 2])
   })
 })

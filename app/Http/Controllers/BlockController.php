@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\BlockFiles\BlockFileReader;
+use App\BlockFiles\BlockDoor;
 use App\Documents\ShelfDocument;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
@@ -18,25 +18,37 @@ final class BlockController
 {
     public function __construct(
         private readonly BlockPlans $plans,
-        private readonly BlockFileReader $reader,
+        private readonly BlockDoor $door,
     ) {}
 
     public function index(): JsonResponse
     {
-        $blocks = ShelfBlock::query()->orderBy('name')->orderBy('id')->get();
+        [$blocks, $unopened] = [[], []];
+        foreach (ShelfBlock::query()->orderBy('name')->orderBy('id')->get() as $block) {
+            try {
+                $blocks[] = ShelfDocument::of($block, $this->plans->face($block));
+            } catch (KeenSeamProblem $problem) {
+                $unopened[] = ['id' => $block->id, 'name' => $block->name, 'problem' => $problem->getMessage()];
+            }
+        }
+        $takenOff = ShelfBlock::onlyTrashed()->orderByDesc('deleted_at')->orderByDesc('id')->get(['id', 'name']);
 
-        return new JsonResponse(['blocks' => $blocks->map(fn (ShelfBlock $block): array => ShelfDocument::of($block, $this->plans->face($block)))->all()]);
+        return new JsonResponse([
+            'blocks' => $blocks,
+            'unopened' => $unopened,
+            'takenOff' => $takenOff->map(static fn (ShelfBlock $block): array => ['id' => $block->id, 'name' => $block->name])->all(),
+        ]);
     }
 
     /** @throws KeenSeamProblem when the request's body is no block file */
     public function store(Request $request): JsonResponse
     {
         $text = $request->getContent();
-        $name = $this->reader->read($text)->name;
-        $block = ShelfBlock::query()->create(['name' => $name, 'document' => $text]);
+        [$read, $face] = $this->door->fromText($text);
+        $block = ShelfBlock::query()->create(['name' => $read->name, 'document' => $text]);
         $block->refresh();
 
-        return new JsonResponse(ShelfDocument::of($block, $this->plans->face($block)), JsonResponse::HTTP_CREATED);
+        return new JsonResponse(ShelfDocument::of($block, $face), JsonResponse::HTTP_CREATED);
     }
 
     public function show(ShelfBlock $block): JsonResponse
@@ -52,10 +64,10 @@ final class BlockController
     public function update(Request $request, ShelfBlock $block): JsonResponse
     {
         $text = $request->getContent();
-        $name = $this->reader->read($text)->name;
-        History::record($block, SeenVersion::of($request), 'Put another file in its place', $this->plans->changesWith($block, $name, $text));
+        [$read, $face] = $this->door->fromText($text);
+        History::record($block, SeenVersion::of($request), 'Put another file in its place', $this->plans->changesWith($block, $read->name, $text));
 
-        return new JsonResponse(ShelfDocument::of($block, $this->plans->face($block)));
+        return new JsonResponse(ShelfDocument::of($block, $face));
     }
 
     /** Takes the block off the shelf; it can be put back. */

@@ -10,9 +10,9 @@ use App\Models\SeamTestRecord;
 use App\Models\ShelfBlock;
 use App\Plans\BlockPlans;
 use App\Wall\EditFields;
-use App\Wall\EditNotReadable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use KeenSeam\Core\Assembly\JoinNotKnown;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Matching\Drift;
@@ -92,9 +92,7 @@ final readonly class JoinsController
     {
         $fields = new EditFields($request->json()->all());
         $plan = $this->plans->press($block)->shown;
-        if (! isset($plan->construction->joins[$join])) {
-            throw EditNotReadable::field('join', 'join of this block');
-        }
+        JoinNotKnown::unlessIn($plan->construction, $join);
         $measured = $block->measuredNow();
         unset($measured[$join]);
         if ($fields->has('width')) {

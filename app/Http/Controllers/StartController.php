@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\BlockFiles\BlockFileReader;
+use App\BlockFiles\BlockDoor;
 use App\Documents\FaceDocument;
 use App\Documents\ShelfDocument;
 use App\Models\ShelfBlock;
@@ -12,6 +12,7 @@ use App\Wall\EditFields;
 use App\Wall\EditNotReadable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
@@ -24,10 +25,7 @@ use KeenSeam\Core\Measure\LengthUnit;
 /** New blocks: what they can begin with, and one of them begun. */
 final readonly class StartController
 {
-    /** A grid this wide and high is a whole top. */
-    private const MOST_LINES = 64;
-
-    public function __construct(private BlockFileReader $reader) {}
+    public function __construct(private BlockDoor $door) {}
 
     public function index(): JsonResponse
     {
@@ -67,7 +65,7 @@ final readonly class StartController
             self::lines($fields, 'rows'),
         );
         $text = json_encode(BlockFileWriter::write($block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-        $face = Face::of($this->reader->read($text));
+        [, $face] = $this->door->fromText($text);
         $made = ShelfBlock::query()->create(['name' => $block->name, 'document' => $text]);
         $made->refresh();
 
@@ -83,12 +81,12 @@ final readonly class StartController
     {
         $widths = preg_split('~[\s,]+~', trim($fields->text($field)), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $isCount = count($widths) === 1 && preg_match('~^\d{1,4}$~D', $widths[0]) === 1;
-        $lines = $isCount ? array_fill(0, min((int) $widths[0], self::MOST_LINES + 1), '1') : $widths;
+        $lines = $isCount ? array_fill(0, min((int) $widths[0], BlockFile::MOST_LINES + 1), '1') : $widths;
         $shares = array_map(static fn (string $width): Fraction => Length::parse($width)->inches, $lines);
         $arePositive = array_filter($shares, static fn (Fraction $share): bool => ! $share->isPositive()) === [];
 
-        return $shares !== [] && count($shares) <= self::MOST_LINES && $arePositive
+        return $shares !== [] && count($shares) <= BlockFile::MOST_LINES && $arePositive
             ? $shares
-            : throw EditNotReadable::field($field, sprintf('number from 1 to %d, nor a list of widths like "1 2 1"', self::MOST_LINES));
+            : throw EditNotReadable::field($field, sprintf('number from 1 to %d, nor a list of widths like "1 2 1"', BlockFile::MOST_LINES));
     }
 }

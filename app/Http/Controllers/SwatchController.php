@@ -38,13 +38,14 @@ final readonly class SwatchController
         $picture = SwatchPicture::from($request->getContent());
         $hash = hash('xxh128', $picture->jpeg);
         $wall = $wall->withFabric(new Fabric($now->key, $now->name, $picture->color, FabricValue::proposedFor($picture->color)));
+        $face = $this->walls->face($wall);
         Swatch::query()->firstOrCreate(['hash' => $hash], ['image' => $picture->jpeg]);
         History::record($block, SeenVersion::of($request), 'Give '.$now->name.' a picture', [
             'document' => json_encode(BlockFileWriter::write($wall->block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
             'swatches' => [$fabric => $hash] + $block->swatches,
         ]);
 
-        return new JsonResponse($this->walls->shown($block, $wall));
+        return new JsonResponse($this->walls->shown($block, $wall, $face));
     }
 
     /** @throws KeenSeamProblem */

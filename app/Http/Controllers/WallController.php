@@ -8,7 +8,6 @@ use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
 use App\Wall\Edits;
-use App\Wall\History;
 use App\Wall\Walls;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -55,7 +54,7 @@ final readonly class WallController
 
     private function step(Request $request, ShelfBlock $block, int $by): JsonResponse
     {
-        History::step($block, SeenVersion::of($request), $by);
+        $this->walls->step($block, SeenVersion::of($request), $by);
         try {
             $wall = $this->walls->open($block, Walls::pathOf($request));
         } catch (KeenSeamProblem) {

@@ -9,10 +9,10 @@ use App\Models\ShelfBlock;
 use App\Wall\EditFields;
 use App\Wall\EditNotReadable;
 use App\Work\KeptLog;
-use App\Work\WorkNotPossible;
 use App\Work\WorkTable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use KeenSeam\Core\Assembly\JoinNotKnown;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\Logbook;
@@ -72,9 +72,7 @@ final readonly class WorkController
     public function unpicking(ShelfBlock $block, int $join): JsonResponse
     {
         $work = $this->table->of($block);
-        if (! isset($work->plan->construction->joins[$join])) {
-            throw WorkNotPossible::notSewn();
-        }
+        JoinNotKnown::unlessIn($work->plan->construction, $join);
         $seams = $work->progress->toUnpick($work->plan->construction, $join);
         $names = SeamName::all($work->plan->construction);
         $log = new Logbook(KeptLog::recent());

@@ -28,7 +28,19 @@ final readonly class Fields
     {
         $value = $this->values[$field] ?? null;
 
-        return is_string($value) ? $value : throw $this->wrong($field, 'a text');
+        if (! is_string($value)) {
+            throw $this->wrong($field, 'a text');
+        }
+
+        return preg_match('~[\p{Cc}\x{FFFE}\x{FFFF}]~u', $value) === 0 ? $value : throw BlockNotPossible::unseenCharacter($field, $this->at($field));
+    }
+
+    /** A text that is there to be read. */
+    public function name(string $field): string
+    {
+        $name = $this->text($field);
+
+        return preg_match('~[^\s\p{Z}\p{Cf}]~u', $name) === 1 ? $name : throw BlockNotPossible::noName($field, $this->at($field));
     }
 
     public function count(string $field, ?int $default = null): int

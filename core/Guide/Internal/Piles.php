@@ -84,6 +84,6 @@ final readonly class Piles
     {
         $inner = array_map(static fn (Patch|PlacedUnit $part): int => $part instanceof Patch ? 0 : self::level($part) + 1, $unit->parts);
 
-        return max(0, ...$inner);
+        return max([0, ...$inner]);
     }
 }

@@ -124,7 +124,7 @@ final readonly class StripSteps
     private function webbed(array $strands): array
     {
         $steps = [];
-        $longest = max(0, ...array_map(static fn (Strand $strand): int => count($strand->joins), $strands));
+        $longest = max([0, ...array_map(static fn (Strand $strand): int => count($strand->joins), $strands)]);
         $names = $this->construction->order->stripName($strands[0]->depth).'s';
         for ($i = 0; $i < $longest; ++$i) {
             $joins = [];

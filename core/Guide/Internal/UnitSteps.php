@@ -78,7 +78,7 @@ final readonly class UnitSteps
      */
     private function rounds(array $piles, bool $isFirst): array
     {
-        $deepest = max(0, ...array_map(static fn (Pile $pile): int => count($pile->rounds), $piles));
+        $deepest = max([0, ...array_map(static fn (Pile $pile): int => count($pile->rounds), $piles)]);
         $steps = [];
         for ($round = 0; $round < $deepest; ++$round) {
             $trips = ['mark' => [], 'join' => [], 'cut-apart' => [], 'press' => [], 'square-up' => []];

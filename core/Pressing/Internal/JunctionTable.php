@@ -35,6 +35,6 @@ final readonly class JunctionTable
     /** @param list<PressDirection> $pressing one a slot */
     public function peak(array $pressing): int
     {
-        return max(0, ...$this->near->plies($pressing));
+        return max([0, ...$this->near->plies($pressing)]);
     }
 }

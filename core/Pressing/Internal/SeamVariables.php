@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Pressing\Internal;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\JoinNotKnown;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Pressing\EqualParts;
 use KeenSeam\Core\Pressing\Lock;
@@ -96,7 +97,7 @@ final class SeamVariables
      */
     public function overriding(array $chosen, Lock $lock): array
     {
-        $this->ensureJoin($lock);
+        JoinNotKnown::unlessIn($this->construction, $lock->join);
         $overrides = [];
         foreach ($this->sources[$lock->join] as $source) {
             [$variable, $swapped] = $source->decision($chosen);
@@ -243,7 +244,7 @@ final class SeamVariables
 
     private function lock(Lock $lock): void
     {
-        $this->ensureJoin($lock);
+        JoinNotKnown::unlessIn($this->construction, $lock->join);
         foreach ($this->sources[$lock->join] as $segment => $source) {
             $variable = $source->onlyVariable();
             if ($variable === null) {
@@ -272,12 +273,5 @@ final class SeamVariables
             }
         }
         $this->values[$variable] = $values;
-    }
-
-    private function ensureJoin(Lock $lock): void
-    {
-        if (! isset($this->sources[$lock->join])) {
-            throw LockNotPossible::noSuchJoin($lock->join, count($this->construction->joins));
-        }
     }
 }

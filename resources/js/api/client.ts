@@ -1,4 +1,4 @@
-import type { AtSize, Chain, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkEvent, WorkShown } from './types'
+import type { AtSize, Chain, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, ShelfShown, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -12,14 +12,14 @@ export class ProblemError extends Error {
   }
 }
 
-export const shelf = () => ask<{ blocks: ShelfBlock[] }>('GET', '/blocks').then((answer) => answer.blocks)
+export const shelf = () => ask<ShelfShown>('GET', '/blocks')
 
 /** Sends the file as it is; the server reads it or says what is wrong with it. */
 export const bringIn = (fileText: string) => ask<ShelfBlock>('POST', '/blocks', { text: fileText })
 
 export const takeOff = (block: number) => ask<null>('DELETE', `/blocks/${block}`)
 
-export const putBack = (block: number) => ask<ShelfBlock>('POST', `/blocks/${block}/restore`)
+export const putBack = (block: number) => ask<NamedBlock>('POST', `/blocks/${block}/restore`)
 
 export const fileAddress = (block: number) => `/api/blocks/${block}/file`
 

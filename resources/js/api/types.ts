@@ -42,6 +42,19 @@ export interface ShelfBlock {
   face: FaceShown
 }
 
+export interface ShelfShown {
+  blocks: ShelfBlock[]
+  /** Kept, but this version cannot open them. */
+  unopened: { id: number; name: string; problem: string }[]
+  /** The last one taken off first. */
+  takenOff: NamedBlock[]
+}
+
+export interface NamedBlock {
+  id: number
+  name: string
+}
+
 export interface JoinShown {
   id: number
   title: string

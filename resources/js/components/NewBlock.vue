@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef } from 'vue'
+import { onMounted, ref, shallowRef, watch } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
@@ -13,6 +13,11 @@ const starts = shallowRef<StartsShown['starts']>([])
 const start = ref('blank')
 const [name, columns, rows, width, height] = [ref(''), ref('4'), ref('4'), ref('12'), ref('12')]
 const units = ref<'in' | 'mm'>('in')
+/** What a block commonly measures in each unit; sizes the quilter wrote herself stay as she wrote them. */
+const usual = { in: '12', mm: '300' }
+watch(units, (now, before) => {
+  for (const side of [width, height]) if (side.value.trim() === usual[before]) side.value = usual[now]
+})
 const isBusy = ref(false)
 
 onMounted(async () => {

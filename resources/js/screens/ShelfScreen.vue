@@ -50,10 +50,23 @@ async function bringIn(files: FileList | null | undefined) {
     <NewBlock v-if="isBeginning" @made="router.push({ name: 'wall', params: { block: $event.id } })" @problem="shelf.problem = $event" />
     <ProblemNote v-if="shelf.problem" :text="shelf.problem" @close="shelf.problem = null" />
     <p v-else-if="arrived" class="arrived" role="status">“{{ arrived }}” is on the shelf now.</p>
-    <div v-if="shelf.takenOff" class="taken" role="status">
-      <span>“{{ shelf.takenOff.name }}” is off the shelf.</span>
-      <ElButton @click="shelf.putBack">Put it back</ElButton>
+    <div v-if="shelf.justTaken" class="taken" role="status">
+      <span>“{{ shelf.justTaken.name }}” is off the shelf.</span>
+      <ElButton @click="shelf.putBack(shelf.justTaken)">Put it back</ElButton>
     </div>
+
+    <section v-if="shelf.unopened.length > 0" class="unopened" aria-labelledby="unopened">
+      <h2 id="unopened">{{ shelf.unopened.length === 1 ? 'This block cannot be opened' : 'These blocks cannot be opened' }}</h2>
+      <ul>
+        <li v-for="block in shelf.unopened" :key="block.id">
+          <p><b>{{ block.name }}</b> {{ block.problem }}</p>
+          <div class="deeds">
+            <a class="link-button" :href="fileAddress(block.id)" download :aria-label="`Keep ${block.name} as a file`">Keep as a file</a>
+            <button type="button" class="link-button" :aria-label="`Take ${block.name} off`" @click="shelf.takeOff(block)">Take off</button>
+          </div>
+        </li>
+      </ul>
+    </section>
 
     <ul v-if="shelf.blocks.length > 0" class="blocks">
       <li v-for="block in shelf.blocks" :key="block.id">
@@ -73,10 +86,20 @@ async function bringIn(files: FileList | null | undefined) {
         </div>
       </li>
     </ul>
-    <div v-else-if="shelf.isLoaded" class="empty">
+    <div v-else-if="shelf.isLoaded && shelf.unopened.length === 0" class="empty">
       <h2>The shelf is empty</h2>
       <p>Blocks stand here. Begin a new one, or choose a block file, <code>*.keenseam.json</code>.</p>
     </div>
+
+    <details v-if="shelf.takenOff.length > 0" class="off">
+      <summary>Taken off the shelf: {{ counted(shelf.takenOff.length, 'block') }}</summary>
+      <ul>
+        <li v-for="block in shelf.takenOff" :key="block.id">
+          <span>{{ block.name }}</span>
+          <button type="button" class="link-button" :aria-label="`Put ${block.name} back`" @click="shelf.putBack(block)">Put back</button>
+        </li>
+      </ul>
+    </details>
   </main>
 </template>
 
@@ -158,6 +181,34 @@ h1 {
 
 .deeds {
   display: flex;
+  gap: 24px;
+}
+
+.unopened {
+  margin: 12px 0;
+  padding: 16px 20px;
+  background: var(--paper);
+  border-left: 6px solid var(--brick);
+}
+
+.unopened li {
+  padding-top: 10px;
+  font-size: 17px;
+}
+
+.off {
+  padding-top: 40px;
+  font-size: 17px;
+}
+
+.off summary {
+  min-height: 44px;
+  cursor: pointer;
+}
+
+.off li {
+  display: flex;
+  align-items: center;
   gap: 24px;
 }
 

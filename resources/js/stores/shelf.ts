@@ -1,18 +1,21 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import * as api from '@/api/client'
-import type { ShelfBlock } from '@/api/types'
+import type { NamedBlock, ShelfBlock, ShelfShown } from '@/api/types'
 
 export const useShelfStore = defineStore('shelf', () => {
-  const blocks = ref<ShelfBlock[]>([])
+  const shown = ref<ShelfShown>({ blocks: [], unopened: [], takenOff: [] })
+  const blocks = computed(() => shown.value.blocks)
+  const unopened = computed(() => shown.value.unopened)
+  const takenOff = computed(() => shown.value.takenOff)
+  /** The block taken off last since the shelf is looked at. */
+  const justTaken = ref<NamedBlock | null>(null)
   const isLoaded = ref(false)
-  /** The block taken off last, while it can still be put back from here. */
-  const takenOff = ref<ShelfBlock | null>(null)
   const problem = ref<string | null>(null)
 
   async function load() {
     await told(async () => {
-      blocks.value = await api.shelf()
+      shown.value = await api.shelf()
       isLoaded.value = true
     })
   }
@@ -22,26 +25,24 @@ export const useShelfStore = defineStore('shelf', () => {
     let block: ShelfBlock | null = null
     await told(async () => {
       block = await api.bringIn(await file.text())
-      blocks.value = await api.shelf()
+      shown.value = await api.shelf()
     })
     return block
   }
 
-  async function takeOff(block: ShelfBlock) {
+  async function takeOff(block: NamedBlock) {
     await told(async () => {
       await api.takeOff(block.id)
-      takenOff.value = block
-      blocks.value = await api.shelf()
+      justTaken.value = { id: block.id, name: block.name }
+      shown.value = await api.shelf()
     })
   }
 
-  async function putBack() {
-    const block = takenOff.value
-    if (block === null) return
+  async function putBack(block: NamedBlock) {
     await told(async () => {
       await api.putBack(block.id)
-      takenOff.value = null
-      blocks.value = await api.shelf()
+      if (justTaken.value?.id === block.id) justTaken.value = null
+      shown.value = await api.shelf()
     })
   }
 
@@ -54,5 +55,5 @@ export const useShelfStore = defineStore('shelf', () => {
     }
   }
 
-  return { blocks, isLoaded, takenOff, problem, load, bringIn, takeOff, putBack }
+  return { blocks, unopened, takenOff, justTaken, isLoaded, problem, load, bringIn, takeOff, putBack }
 })
