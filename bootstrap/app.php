@@ -5,9 +5,11 @@ declare(strict_types=1);
 use App\Exceptions\ProblemResponse;
 use App\Http\Controllers\ScreenController;
 use App\Http\Middleware\BodyType;
+use App\Http\Middleware\DailyCopy;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\OwnOrigin;
 use App\Http\Middleware\SafeHeaders;
+use App\Shelf\Mishap;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -33,12 +35,15 @@ return Application::configure(basePath: dirname(__DIR__))
             Illuminate\Http\Middleware\HandleCors::class,
         ]);
         $middleware->prepend([SafeHeaders::class, KnownHost::class]);
-        $middleware->api(prepend: [OwnOrigin::class, BodyType::class]);
+        $middleware->api(prepend: [OwnOrigin::class, BodyType::class, DailyCopy::class]);
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
         $exceptions->dontReport([KeenSeamProblem::class]);
+        // The log may be on the same disk.
+        $exceptions->dontReportWhen(static fn (Throwable $thrown): bool => Mishap::of($thrown) !== null && error_log(($thrown->getPrevious() ?? $thrown)->getMessage()));
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (NotFoundHttpException $missing, Request $request) => ProblemResponse::notFound($missing, $request));
         $exceptions->render(static fn (KeenSeamProblem $problem) => ProblemResponse::of($problem));
+        $exceptions->render(static fn (Throwable $thrown) => ProblemResponse::ofMishap($thrown));
     })
     ->create();

@@ -12,9 +12,9 @@ return [
             'prefix' => '',
             'foreign_key_constraints' => true,
             'journal_mode' => 'WAL',
-            'synchronous' => 'NORMAL',
+            // A change that was answered is on the disk, whatever happens to the current.
+            'synchronous' => 'FULL',
             'busy_timeout' => 5000,
-            'transaction_mode' => 'IMMEDIATE',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],

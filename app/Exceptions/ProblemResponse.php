@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
+use App\Shelf\Mishap;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -30,6 +31,18 @@ final class ProblemResponse
     public static function refused(string $code, string $message, int $status): JsonResponse
     {
         return new JsonResponse(['code' => $code, 'message' => $message, 'where' => ''], $status);
+    }
+
+    /** Null when it is no mishap of the place where the work is kept. */
+    public static function ofMishap(\Throwable $thrown): ?JsonResponse
+    {
+        $mishap = Mishap::of($thrown);
+        $answer = $mishap === null ? null : self::refused($mishap->value, $mishap->words(), $mishap->status());
+        if ($mishap === Mishap::Busy) {
+            $answer?->headers->set('Retry-After', '1');
+        }
+
+        return $answer;
     }
 
     public static function of(KeenSeamProblem $problem): JsonResponse

@@ -19,14 +19,23 @@ final readonly class CachedPlans implements PlanMemory
 
     public function recall(string $name): ?array
     {
-        $kept = $this->cache->get($this->prefix.$name);
+        try {
+            $kept = $this->cache->get($this->prefix.$name);
+        } catch (\Throwable) {
+            return null; // a damaged entry is as good as none
+        }
 
         return is_array($kept) ? $kept : null;
     }
 
     public function keep(string $name, array $found): void
     {
-        $this->cache->forever($this->prefix.$name, $found);
+        try {
+            $this->cache->forever($this->prefix.$name, $found);
+        } catch (\Throwable $mishap) {
+            // It only saves time; on a full disk it is worked out again.
+            error_log($mishap->getMessage());
+        }
     }
 
     /** Changes with every change to core, so that an old plan never outlives the rules it was made by. */

@@ -58,7 +58,7 @@ abstract class BrowserTestCase extends TestCase
         $port = self::freePort();
         $this->address = "http://127.0.0.1:$port";
         $environment = ['PORT' => (string) $port, 'DB_DATABASE' => $this->folder.'/shelf.sqlite', 'APP_ENV' => 'production', 'CACHE_STORE' => 'file', 'CACHE_PATH' => self::plans()];
-        (new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--seed'], self::root(), $environment))->mustRun();
+        (new Process([PHP_BINARY, 'artisan', 'shelf:open'], self::root(), $environment))->mustRun();
         $this->environment = $environment;
         $this->startServer();
         $this->browser = $this->openBrowser();

@@ -12,6 +12,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Support\Blocks;
+use Tests\Support\SpoiledFiles;
 
 /** Whatever is kept can be opened again, and whatever cannot is refused with a sentence or named on the shelf. */
 final class KeptBlocksTest extends TestCase
@@ -163,10 +164,10 @@ final class KeptBlocksTest extends TestCase
     public function test_500_spoiled_files_break_nothing(): void
     {
         $random = new Randomizer(new Mt19937(12));
-        $good = [self::demo('tide-gate'), json_encode(Blocks::file('hAB qABCA', 'gABC pA'), JSON_THROW_ON_ERROR), json_encode(Blocks::file('tAB hAB90m', 'dAB pC'), JSON_THROW_ON_ERROR)];
+        $good = SpoiledFiles::sound();
         $kept = 0;
         for ($i = 0; $i < 500; ++$i) {
-            $text = $this->spoiled($good[$i % 3], $random);
+            $text = SpoiledFiles::from($good[$i % 3], $random);
             $started = microtime(true);
             $answer = $this->call('POST', '/api/blocks', content: $text);
             self::assertLessThan(1.0, microtime(true) - $started, $text);
@@ -193,27 +194,6 @@ final class KeptBlocksTest extends TestCase
             self::assertContains($answer->getStatusCode(), $station === '' || $station === '/wall' ? [200] : [200, 422], $station.$text.$answer->getContent());
         }
         $this->postJson("/api/blocks/$id/edits", ['edit' => ['do' => 'name', 'name' => 'Again'], 'follow' => 'none'], self::seen(1))->assertOk();
-    }
-
-    private function spoiled(string $text, Randomizer $random): string
-    {
-        $odd = ['0', '-1', '1e9', '""', '" "', 'null', '[]', '{}', 'true', '"mm"', '"1/3"', '"1/0"', '"7.25"', '90', '45', '"A"', '"B"', '4097', '"\u0000"', '"99999"', '3', '2'];
-        for ($i = $random->getInt(1, 3); $i > 0; --$i) {
-            if ($random->getInt(0, 3) === 0) {
-                $at = $random->getInt(0, strlen($text) - 1);
-                $text = substr_replace($text, ['', chr($random->getInt(0, 255)), substr($text, $at, 9)][$random->getInt(0, 2)], $at, $random->getInt(0, 2));
-
-                continue;
-            }
-            // One value, of whatever key, becomes another.
-            preg_match_all('~:("(?:[^"\\\\]|\\\\.)*"|-?\d+)~', $text, $values, PREG_OFFSET_CAPTURE);
-            if ($values[1] !== []) {
-                [$value, $at] = $values[1][$random->getInt(0, count($values[1]) - 1)];
-                $text = substr_replace($text, $odd[$random->getInt(0, count($odd) - 1)], $at, strlen($value));
-            }
-        }
-
-        return $text;
     }
 
     /**

@@ -134,6 +134,9 @@ export const checkPattern = (block: number, text: string) => ask<{ findings: str
 
 export const swatchAddress = (name: string) => `/api/swatches/${name}`
 
+/** Milliseconds; the five schools of a very large block together stay below it. */
+const LONGEST = 60_000
+
 interface Sent {
   json?: unknown
   text?: string | Blob
@@ -145,11 +148,20 @@ async function ask<Answer>(method: string, path: string, sent: Sent = {}): Promi
   const type = sent.text instanceof Blob && sent.text.type !== '' ? sent.text.type : 'application/json'
   const headers: Record<string, string> = { Accept: 'application/json', 'Content-Type': type }
   if (sent.version !== undefined) headers['If-Match'] = `"${sent.version}"`
-  let response: Response
-  try {
-    response = await fetch(`/api${path}`, { method, headers, body: sent.text ?? (sent.json === undefined ? undefined : JSON.stringify(sent.json)) })
-  } catch {
-    throw new ProblemError('Keen Seam does not answer. See whether bin/start is still running, then try again.', 'no-answer', '')
+  const send = async () => {
+    try {
+      return await fetch(`/api${path}`, { method, headers, body: sent.text ?? (sent.json === undefined ? undefined : JSON.stringify(sent.json)), signal: AbortSignal.timeout(LONGEST) })
+    } catch (error) {
+      throw error instanceof DOMException && error.name === 'TimeoutError'
+        ? new ProblemError('Keen Seam takes too long to answer. Load the page again to see whether the change was made.', 'too-long', '')
+        : new ProblemError('Keen Seam does not answer. See whether bin/start is still running, then try again.', 'no-answer', '')
+    }
+  }
+  let response = await send()
+  // Nothing was changed yet: another window was saving.
+  for (let again = 0; again < 2 && response.status === 503 && response.headers.has('Retry-After'); again++) {
+    await new Promise((resolve) => setTimeout(resolve, 1000 * Number(response.headers.get('Retry-After'))))
+    response = await send()
   }
   if (response.status === 204) return null as Answer
   const body: unknown = await response.json().catch(() => null)

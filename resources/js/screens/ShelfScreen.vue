@@ -59,7 +59,7 @@ async function bringIn(files: FileList | null | undefined) {
       <h2 id="unopened">{{ shelf.unopened.length === 1 ? 'This block cannot be opened' : 'These blocks cannot be opened' }}</h2>
       <ul>
         <li v-for="block in shelf.unopened" :key="block.id">
-          <p><b>{{ block.name }}</b> {{ block.problem }}</p>
+          <p><b>{{ block.name }}:</b> {{ block.problem }}</p>
           <div class="deeds">
             <a class="link-button" :href="fileAddress(block.id)" download :aria-label="`Keep ${block.name} as a file`">Keep as a file</a>
             <button type="button" class="link-button" :aria-label="`Take ${block.name} off`" @click="shelf.takeOff(block)">Take off</button>
