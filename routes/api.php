@@ -6,6 +6,7 @@ use App\Http\Controllers\BlockController;
 use App\Http\Controllers\BlockFileController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\CuttingQuestionController;
+use App\Http\Controllers\EverythingController;
 use App\Http\Controllers\ImpostorController;
 use App\Http\Controllers\JoinsController;
 use App\Http\Controllers\LockController;
@@ -32,6 +33,8 @@ Route::pattern('block', '\d{1,12}');
 Route::pattern('join', '\d{1,6}');
 
 Route::get('swatches/{hash}', [SwatchController::class, 'show'])->where('hash', '[0-9a-f]{32}');
+Route::get('everything', [EverythingController::class, 'show']);
+Route::post('everything', [EverythingController::class, 'store']);
 Route::get('logbook', [LogbookController::class, 'all']);
 Route::get('logbook.{kind}', [LogbookController::class, 'file'])->whereIn('kind', ['csv', 'json']);
 Route::get('starts', [StartController::class, 'index']);

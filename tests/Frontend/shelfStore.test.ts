@@ -4,7 +4,7 @@ import type { ShelfBlock } from '@/api/types'
 import { useShelfStore } from '@/stores/shelf'
 
 const block = (id: number, name: string): ShelfBlock => ({ id, name }) as ShelfBlock
-const server = { blocks: [] as ShelfBlock[], off: [] as ShelfBlock[] }
+const server = { blocks: [] as ShelfBlock[], off: [] as ShelfBlock[], everything: {} as unknown }
 
 function serve(path: string, init: RequestInit = {}): Promise<Response> {
   const answer = (body: unknown, status = 200) => Promise.resolve(new Response(status === 204 ? null : JSON.stringify(body), { status }))
@@ -16,6 +16,7 @@ function serve(path: string, init: RequestInit = {}): Promise<Response> {
     server.blocks = [...server.blocks, made]
     return answer(made, 201)
   }
+  if (path.endsWith('/everything')) return answer(server.everything)
   if (init.method === 'DELETE') {
     server.off = server.blocks.filter((one) => one.id === id)
     server.blocks = server.blocks.filter((one) => one.id !== id)
@@ -47,10 +48,22 @@ describe('the shelf', () => {
   it('takes in a file as it is, and says what is wrong with one', async () => {
     const shelf = useShelfStore()
     await shelf.load()
-    expect(await shelf.bringIn(new File(['{"name":"Tide Gate"}'], 'tide-gate.keenseam.json'))).toMatchObject({ name: 'Tide Gate' })
+    expect(await shelf.bringIn(new File(['{"name":"Tide Gate"}'], 'tide-gate.keenseam.json'))).toBe('“Tide Gate” is on the shelf now.')
     expect(shelf.blocks).toHaveLength(3)
     expect(await shelf.bringIn(new File(['%PDF'], 'pattern.pdf'))).toBeNull()
     expect([shelf.problem, shelf.blocks.length]).toEqual(['The file is not JSON. Choose a block file.', 3])
+  })
+
+  it('tells what came back with a file of everything', async () => {
+    const shelf = useShelfStore()
+    const everything = new File(['{"format":"keen-seam/everything","version":1}'], 'everything.json')
+    for (const [answer, words] of [
+      [{ brought: ['Tide Gate'], already: ['Lamp Room'], refused: [] }, '1 block came back. “Lamp Room” was here already.'],
+      [{ brought: [], already: ['a', 'b'], refused: ['Breakwater', 'Mole'] }, 'Nothing new came back. 2 blocks were here already. Left in the file, because they cannot be opened: Breakwater, Mole.'],
+    ] as const) {
+      server.everything = answer
+      expect(await shelf.bringIn(everything)).toBe(words)
+    }
   })
 
   it('puts back what was taken off', async () => {

@@ -90,6 +90,54 @@ describe('the wall', () => {
     expect([store.isSaving, store.problem, store.shown?.block.version]).toEqual([false, null, 4])
   })
 
+  it('keeps changes while nothing answers and sends them again, in order', async () => {
+    vi.useFakeTimers()
+    const store = useWallStore()
+    await store.open(7)
+    const works = globalThis.fetch
+    const mishaps: (() => Promise<Response>)[] = [
+      () => Promise.reject(new TypeError('no route')),
+      () => Promise.resolve(answer(507, { code: 'disk-full', message: 'The disk is full.', where: '' })),
+      () => Promise.resolve(answer(503, { code: 'shelf-missing', message: 'Not there.', where: '' })),
+    ]
+    vi.stubGlobal('fetch', vi.fn((address: string, sent?: RequestInit) => (sent?.method === 'POST' ? mishaps.shift()?.() : undefined) ?? works(address, sent)))
+    void store.edit({ do: 'swap', places: [[1, 1]] })
+    const all = store.edit({ do: 'clear', places: [[2, 2]] })
+    await vi.advanceTimersByTimeAsync(0)
+    expect([store.isUnsent, store.isSaving, server.edits]).toEqual([true, true, []])
+    expect(store.problem).toContain('is sent again by itself')
+    await vi.advanceTimersByTimeAsync(2000)
+    expect(store.problem).toBe('The disk is full. What you changed last waits here and is sent again by itself.')
+    await vi.advanceTimersByTimeAsync(4000)
+    await all
+    vi.useRealTimers()
+    expect(server.edits.map((edit) => edit.do)).toEqual(['swap', 'clear'])
+    expect([store.isUnsent, store.isSaving, store.problem]).toEqual([false, false, null])
+  })
+
+  it('asks once more by itself when another window was just saving, and not for ever', async () => {
+    vi.useFakeTimers()
+    const store = useWallStore()
+    await store.open(7)
+    const works = globalThis.fetch
+    let busy = 2
+    const busily = vi.fn((address: string, sent?: RequestInit) =>
+      sent?.method === 'POST' && busy-- > 0 ? Promise.resolve(new Response(JSON.stringify({ code: 'shelf-busy', message: 'Busy.', where: '' }), { status: 503, headers: { 'Retry-After': '1' } })) : works(address, sent))
+    vi.stubGlobal('fetch', busily)
+    const done = store.edit({ do: 'swap', places: [[1, 1]] })
+    await vi.advanceTimersByTimeAsync(2000)
+    await done
+    expect([store.problem, server.edits.length, busily.mock.calls.filter(([, sent]) => sent?.method === 'POST').length]).toEqual([null, 1, 3])
+    vi.useRealTimers()
+  })
+
+  it('does not send again what was refused', async () => {
+    const store = useWallStore()
+    await store.open(7)
+    await store.edit({ do: 'size', width: 'big', height: '2' })
+    expect([store.isUnsent, store.isSaving, server.seen.length]).toEqual([false, false, 1])
+  })
+
   it('keeps the cursor on the wall and chooses the rectangle between anchor and cursor', async () => {
     const store = useWallStore()
     await store.open(7)
@@ -201,9 +249,9 @@ describe('the wall', () => {
     const store = useWallStore()
     await store.open(7)
     vi.stubGlobal('fetch', vi.fn(() => Promise.reject(new TypeError('away'))))
-    await store.edit({ do: 'swap', places: [[1, 1]] })
+    await store.open(7)
 
-    expect(store.problem).toContain('does not answer')
+    expect([store.problem?.includes('does not answer'), store.isUnsent]).toEqual([true, false])
     expect(store.shown?.block.version).toBe(1)
   })
 })

@@ -59,6 +59,10 @@ final class Kills
     private function writeUntil(int $milliseconds): array
     {
         $faults = [];
+        for ($i = 0; $i < 200 && ($up = @fsockopen('127.0.0.1', $this->port)) === false; ++$i) {
+            usleep(20_000);
+        }
+        isset($up) && $up !== false && fclose($up);
         $multi = curl_multi_init();
         $open = [];
         $end = null;

@@ -1,4 +1,4 @@
-import type { AtSize, Chain, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, ShelfShown, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkEvent, WorkShown } from './types'
+import type { AtSize, BroughtBack, Chain, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, ShelfShown, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -16,6 +16,11 @@ export const shelf = () => ask<ShelfShown>('GET', '/blocks')
 
 /** Sends the file as it is; the server reads it or says what is wrong with it. */
 export const bringIn = (fileText: string) => ask<ShelfBlock>('POST', '/blocks', { text: fileText })
+
+export const everythingAddress = '/api/everything'
+
+/** Puts beside what stands on the shelf what the file holds besides. */
+export const bringEverythingBack = (fileText: string) => ask<BroughtBack>('POST', '/everything', { text: fileText })
 
 export const takeOff = (block: number) => ask<null>('DELETE', `/blocks/${block}`)
 

@@ -50,6 +50,13 @@ export interface ShelfShown {
   takenOff: NamedBlock[]
 }
 
+/** Names of the blocks in a file of everything: put on the shelf, there already, and not to be opened. */
+export interface BroughtBack {
+  brought: string[]
+  already: string[]
+  refused: string[]
+}
+
 export interface NamedBlock {
   id: number
   name: string

@@ -3,7 +3,7 @@ import { onMounted, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
-import { fileAddress } from '@/api/client'
+import { everythingAddress, fileAddress } from '@/api/client'
 import NewBlock from '@/components/NewBlock.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
@@ -25,8 +25,7 @@ async function bringIn(files: FileList | null | undefined) {
   arrived.value = null
   const file = files?.[0]
   if (!file) return
-  const block = await shelf.bringIn(file)
-  if (block) arrived.value = block.name
+  arrived.value = await shelf.bringIn(file)
   if (picker.value) picker.value.value = ''
 }
 </script>
@@ -49,7 +48,7 @@ async function bringIn(files: FileList | null | undefined) {
 
     <NewBlock v-if="isBeginning" @made="router.push({ name: 'wall', params: { block: $event.id } })" @problem="shelf.problem = $event" />
     <ProblemNote v-if="shelf.problem" :text="shelf.problem" @close="shelf.problem = null" />
-    <p v-else-if="arrived" class="arrived" role="status">“{{ arrived }}” is on the shelf now.</p>
+    <p v-else-if="arrived" class="arrived" role="status">{{ arrived }}</p>
     <div v-if="shelf.justTaken" class="taken" role="status">
       <span>“{{ shelf.justTaken.name }}” is off the shelf.</span>
       <ElButton @click="shelf.putBack(shelf.justTaken)">Put it back</ElButton>
@@ -100,6 +99,11 @@ async function bringIn(files: FileList | null | undefined) {
         </li>
       </ul>
     </details>
+
+    <footer v-if="shelf.isLoaded">
+      <a class="link-button" :href="everythingAddress" download>Keep everything</a>
+      <span class="soft">All blocks, pictures and the logbook as one file. Choose that file above to bring it all back.</span>
+    </footer>
   </main>
 </template>
 
@@ -210,6 +214,16 @@ h1 {
   display: flex;
   align-items: center;
   gap: 24px;
+}
+
+footer {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 16px;
+  margin-top: 48px;
+  padding-top: 12px;
+  border-top: 1px solid var(--hair);
 }
 
 .empty {

@@ -87,8 +87,17 @@ const otherHand = computed(() => {
 onMounted(async () => {
   tray.value = (await api.starts().catch(() => ({ tray: [] }))).tray
   window.addEventListener('focus', wall.refresh)
+  window.addEventListener('beforeunload', warnOfUnsent)
 })
-onBeforeUnmount(() => window.removeEventListener('focus', wall.refresh))
+onBeforeUnmount(() => {
+  window.removeEventListener('focus', wall.refresh)
+  window.removeEventListener('beforeunload', warnOfUnsent)
+})
+
+/** The browser asks before it lets go of changes that wait to be sent. */
+function warnOfUnsent(leaving: BeforeUnloadEvent) {
+  if (wall.isUnsent) leaving.preventDefault()
+}
 
 function place(kind: string, asOne: boolean) {
   const key = figure.value?.key

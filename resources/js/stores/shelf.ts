@@ -1,7 +1,18 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import * as api from '@/api/client'
-import type { NamedBlock, ShelfBlock, ShelfShown } from '@/api/types'
+import type { BroughtBack, NamedBlock, ShelfShown } from '@/api/types'
+import { counted } from '@/drawing/words'
+
+/** How a file that keeps everything begins. */
+const EVERYTHING = /^\s*\{\s*"format"\s*:\s*"keen-seam\/everything"/
+
+function broughtBack({ brought, already, refused }: BroughtBack): string {
+  const parts = [brought.length === 0 ? 'Nothing new came back.' : `${counted(brought.length, 'block')} came back.`]
+  if (already.length > 0) parts.push(already.length === 1 ? `“${already[0]}” was here already.` : `${already.length} blocks were here already.`)
+  if (refused.length > 0) parts.push(`Left in the file, because they cannot be opened: ${refused.join(', ')}.`)
+  return parts.join(' ')
+}
 
 export const useShelfStore = defineStore('shelf', () => {
   const shown = ref<ShelfShown>({ blocks: [], unopened: [], takenOff: [] })
@@ -20,14 +31,15 @@ export const useShelfStore = defineStore('shelf', () => {
     })
   }
 
-  /** @returns the block brought in, or null when its file was refused */
-  async function bringIn(file: File): Promise<ShelfBlock | null> {
-    let block: ShelfBlock | null = null
+  /** @returns what is on the shelf now, in a sentence, or null when the file was refused */
+  async function bringIn(file: File): Promise<string | null> {
+    let arrived: string | null = null
     await told(async () => {
-      block = await api.bringIn(await file.text())
+      const text = await file.text()
+      arrived = EVERYTHING.test(text) ? broughtBack(await api.bringEverythingBack(text)) : `“${(await api.bringIn(text)).name}” is on the shelf now.`
       shown.value = await api.shelf()
     })
-    return block
+    return arrived
   }
 
   async function takeOff(block: NamedBlock) {

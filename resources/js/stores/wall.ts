@@ -9,6 +9,12 @@ type Change = (block: number, version: number, path: string) => Promise<WallShow
 /** How long the wall rests after a change before the plan behind it is worked out anew. */
 const REST_BEFORE_FIGURES = 250
 
+/** Milliseconds. */
+const REST_BEFORE_SENDING_AGAIN = 2000
+
+/** What keeps a change from being saved now, but not for ever. */
+const PASSING = new Set(['no-answer', 'too-long', 'shelf-busy', 'disk-full', 'shelf-read-only', 'shelf-missing', 'disk-failing'])
+
 export const useWallStore = defineStore('wall', () => {
   const shown = shallowRef<WallShown | null>(null)
   const figures = shallowRef<WallFigures | null>(null)
@@ -23,6 +29,8 @@ export const useWallStore = defineStore('wall', () => {
   /** The change that could not be saved because another window saved first. */
   const held = shallowRef<Change | null>(null)
   const waiting = ref(0)
+  /** The last change did not reach the shelf; it is sent again. */
+  const isUnsent = ref(false)
   let last: Promise<void> = Promise.resolve()
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -153,13 +161,16 @@ export const useWallStore = defineStore('wall', () => {
 
   /** Changes are saved one after the other, each over the version the one before it made. */
   function saved(change: Change): Promise<void> {
+    const block = shown.value?.block.id
     waiting.value += 1
     last = last.then(async () => {
-      const now = shown.value
-      if (now !== null && held.value === null) {
+      for (let now = shown.value; now !== null && now.block.id === block && held.value === null; now = shown.value) {
+        const { id, version } = now.block
         await told(async () => {
-          show(await change(now.block.id, now.block.version, path.value))
+          show(await change(id, version, path.value))
         }, change)
+        if (!isUnsent.value) break
+        await new Promise((resolve) => setTimeout(resolve, REST_BEFORE_SENDING_AGAIN))
       }
       waiting.value -= 1
     })
@@ -191,14 +202,17 @@ export const useWallStore = defineStore('wall', () => {
     problem.value = null
     try {
       await work()
+      isUnsent.value = false
     } catch (error) {
-      problem.value = error instanceof Error ? error.message : String(error)
-      if (error instanceof ProblemError && error.code === 'changed-elsewhere') held.value = change ?? null
+      const code = error instanceof ProblemError ? error.code : ''
+      isUnsent.value = change !== undefined && PASSING.has(code)
+      problem.value = (error instanceof Error ? error.message : String(error)) + (isUnsent.value ? ' What you changed last waits here and is sent again by itself.' : '')
+      if (code === 'changed-elsewhere') held.value = change ?? null
     }
   }
 
   return {
-    shown, figures, figuresProblem, path, anchor, cursor, copied, follow, problem, held, isSaving, selected, here, oddOnes, places,
+    shown, figures, figuresProblem, path, anchor, cursor, copied, follow, problem, held, isSaving, isUnsent, selected, here, oddOnes, places,
     open, refresh, select, cellAt, edit, move, mend, mendAll, meant, copy, paste, carry, undo, redo, freeze, dropPicture,
     giveSwatch, takeSwatch, goInto, goOut, settle,
   }
