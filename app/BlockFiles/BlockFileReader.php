@@ -6,12 +6,15 @@ namespace App\BlockFiles;
 
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\BlockNotPossible;
 use KeenSeam\Core\KeenSeamProblem;
 
 /** From the text of a block file to a block: JSON, then the schema, then the rules of the trade. */
 final readonly class BlockFileReader
 {
     private const MOST_BYTES = 2 * 1024 * 1024;
+
+    private const MOST_OBJECTS_OF_A_CELL = 20;
 
     /** Grids nest two levels of JSON each; deeper text is refused before it is looked at. */
     private const DEEPEST_JSON = 64;
@@ -41,22 +44,33 @@ final readonly class BlockFileReader
             throw FileNotReadable::tooLarge(strlen($text), self::MOST_BYTES);
         }
         $text = self::withoutMark($text);
+        self::ensureCount($text);
         try {
             $data = json_decode($text, false, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
-            $decoded = json_decode($text, true, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
             throw $exception->getCode() === JSON_ERROR_DEPTH ? FileNotReadable::tooDeep(BlockFile::DEEPEST_NESTING) : FileNotReadable::notJson($exception->getMessage());
         }
+        if (! is_object($data)) {
+            throw FileNotReadable::notAnObject();
+        }
+        $this->schema->ensure($data);
+        unset($data);
         $twice = DuplicateKeys::first($text);
         if ($twice !== null) {
             throw FileNotReadable::keyTwice($twice);
         }
-        if (! is_object($data) || ! is_array($decoded)) {
-            throw FileNotReadable::notAnObject();
-        }
-        $this->schema->ensure($data);
+        $decoded = json_decode($text, true, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
 
-        return BlockFile::read($decoded);
+        return BlockFile::read(is_array($decoded) ? $decoded : []);
+    }
+
+    /** Refuses at a glance what would take seconds to be refused in full: each cell says its row and opens few objects. */
+    private static function ensureCount(string $text): void
+    {
+        $isTooMany = substr_count($text, '{') > self::MOST_OBJECTS_OF_A_CELL * BlockFile::MOST_CELLS || preg_match_all('~"row"\s*:~', $text) > BlockFile::MOST_CELLS;
+        if ($isTooMany) {
+            throw BlockNotPossible::tooMany('cells', BlockFile::MOST_CELLS, '/cells');
+        }
     }
 
     /** A byte order mark is common in files saved by hand. */

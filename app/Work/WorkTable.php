@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Work;
 
 use App\Cutting\CuttingChoices;
+use App\Models\Habit;
 use App\Models\ShelfBlock;
 use App\Models\WorkEvent;
 use App\Plans\BlockPlans;
@@ -41,7 +42,7 @@ final readonly class WorkTable
         $plan = $this->plans->press($block)->shown;
         $choices = CuttingChoices::from($block->cutting);
         try {
-            $steps = WorkSteps::of($plan, $choices->question($plan->construction->face->block->unit), $block->chain, $choices->mayChangeSeams() ? $this->plans->drawn($block) : null);
+            $steps = WorkSteps::of($plan, $choices->question($plan->construction->face->block->unit, Habit::margin()), $block->chain, $choices->mayChangeSeams() ? $this->plans->drawn($block) : null);
         } catch (CutNotPossible) {
             // A way that was chosen for a unit which is another one by now.
             $steps = WorkSteps::of($plan, new CutQuestion($choices->blocks), $block->chain, $choices->mayChangeSeams() ? $this->plans->drawn($block) : null);

@@ -197,10 +197,30 @@ final class BlockFile
                 }
                 $corners[] = [$this->share($point[0], $patch->at("points/$i/0")), $this->share($point[1], $patch->at("points/$i/1"))];
             }
-            $pieces[] = [$this->fabric($patch), $corners];
+            $pieces[] = [$this->fabric($patch), self::opened($corners)];
         }
 
         return PatchesUnit::of($pieces, $entry->at('patches'));
+    }
+
+    /**
+     * Some programs write the first corner again as the last, or one twice in a row.
+     *
+     * @param list<array{Fraction, Fraction}> $corners
+     *
+     * @return list<array{Fraction, Fraction}>
+     */
+    private static function opened(array $corners): array
+    {
+        $kept = [];
+        foreach ($corners as $i => $corner) {
+            $next = $corners[($i + 1) % count($corners)];
+            if (! $corner[0]->equals($next[0]) || ! $corner[1]->equals($next[1])) {
+                $kept[] = $corner;
+            }
+        }
+
+        return $kept;
     }
 
     private function share(string $text, string $where): Fraction

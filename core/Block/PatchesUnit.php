@@ -92,7 +92,7 @@ final readonly class PatchesUnit implements PieceUnit
             try {
                 $outlines[] = ConvexPolygon::of(array_map(static fn (array $corner) => $lattice->point($corner[0], $corner[1]), $corners));
             } catch (OutlineNotConvex $problem) {
-                throw $problem->at("$where/$i/points");
+                throw $problem->at("$where/$i/points", $i + 1);
             }
         }
 

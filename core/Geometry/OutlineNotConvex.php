@@ -24,9 +24,10 @@ final class OutlineNotConvex extends \InvalidArgumentException implements KeenSe
         return new self('This patch is not convex. List its corners in order round it, and split a patch with a dent in two.');
     }
 
-    public function at(string $where): self
+    /** @param int $patch of its unit, from 1 */
+    public function at(string $where, int $patch): self
     {
-        return new self($this->getMessage(), $where);
+        return new self(str_replace('This patch', 'Patch '.$patch.' of this unit', $this->getMessage()), $where);
     }
 
     public function problemCode(): string

@@ -41,7 +41,8 @@ final readonly class OddOnesOut
     {
         $grid = $face->block->grid;
         $busy = count(array_filter($pictures->units, static fn ($unit): bool => $unit->cell->unit->kind() !== 'plain'));
-        $allowed = max(1, intdiv($busy, self::ONE_IN));
+        // One unit alone is no odd one out of anything.
+        $allowed = count($pictures->units) === 1 ? 0 : max(1, intdiv($busy, self::ONE_IN));
         $judged = [];
         foreach (Moves::allOf($pictures->units, Box::of($face->outline()), count($grid->columns), count($grid->rows)) as $moves) {
             $one = Judged::of($moves, $pictures, $allowed);

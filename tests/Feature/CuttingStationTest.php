@@ -72,7 +72,7 @@ final class CuttingStationTest extends TestCase
         $fabrics = $this->getJson('/api/blocks/3/cutting/precut?width=10&height=10')->assertOk()->json('fabrics');
         self::assertSame([3, 2, 2], array_column($fabrics, 'needed'));
         $small = $this->getJson('/api/blocks/3/cutting/precut?width=5&height=5')->assertOk()->json('fabrics');
-        self::assertEqualsCanonicalizing(['2 of 5 1/4', '1 of 5 1/4'], $small[0]['tooLarge']);
+        self::assertEqualsCanonicalizing(['2 of 5 3/4', '1 of 5 1/4'], $small[0]['tooLarge']);
 
         $rest = "\nMussel plum, 4 7/8, 2\nSailcloth, 5 1/4, 1\nSailcloth, 2 7/8, 6";
         $this->postJson('/api/blocks/3/cutting/pattern', ['text' => "Sea glass, 5 1/4, 3\nMussel plum, 2 7/8, 6$rest"])->assertOk()->assertJson(['findings' => [], 'lines' => 5]);

@@ -107,6 +107,37 @@ final class KeptBlocksTest extends TestCase
         }
     }
 
+    public function test_outlines_that_close_on_their_first_corner_are_mended_and_degenerate_ones_named(): void
+    {
+        $with = static function (array $second): array {
+            $file = Blocks::file('pA pB');
+            $file['cells'][0] = ['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => [['fabric' => 'A', 'points' => [['0', '0'], ['1', '0'], ['0', '1']]], ['fabric' => 'B', 'points' => $second]]];
+
+            return $file;
+        };
+        $open = [['1', '0'], ['1', '1'], ['0', '1']];
+        $ids = array_map(fn (array $second): int => $this->postJson('/api/blocks', $with($second))->assertCreated()->json('id'), [$open, [...$open, $open[0]], [$open[0], ...$open]]);
+        foreach (['/plan', '/cutting', '/joins', '/wall'] as $station) {
+            $answers = array_map(fn (int $id): string => str_replace("\"id\":$id,", '', (string) $this->getJson("/api/blocks/$id$station")->assertOk()->getContent()), $ids);
+            self::assertCount(1, array_unique($answers), $station);
+        }
+        foreach (['has no area' => [['1', '0'], ['1/2', '1/2'], ['0', '1']], 'is not convex' => [['1', '0'], ['3/4', '3/4'], ['1', '1'], ['0', '1']]] as $words => $second) {
+            self::assertStringStartsWith("Patch 2 of this unit $words", (string) $this->postJson('/api/blocks', $with($second))->assertUnprocessable()->json('message'));
+        }
+        self::assertStringContainsString('no area', (string) $this->postJson('/api/blocks', $with([$open[0], $open[0], $open[0]]))->assertUnprocessable()->json('message'));
+    }
+
+    public function test_far_too_much_is_refused_at_a_glance(): void
+    {
+        $many = Blocks::file('pA');
+        $many['cells'] = array_fill(0, 18_000, $many['cells'][0]);
+        foreach ([json_encode($many, JSON_THROW_ON_ERROR), '{"cells":['.str_repeat('{"a":1},', 240_000).'{}]}', '['.str_repeat('[],', 600_000).'1]', '{"a":"'.str_repeat('\\"', 900_000).'"}', str_repeat('x', 3_000_000)] as $text) {
+            $started = microtime(true);
+            $this->call('POST', '/api/blocks', content: $text)->assertUnprocessable();
+            self::assertLessThan(1.0, microtime(true) - $started);
+        }
+    }
+
     public function test_blocks_without_a_junction_work_at_every_station(): void
     {
         foreach (['one half-square triangle' => 'hAB', 'three plain squares' => 'pA pB pA', 'one patch' => 'pA'] as $name => $row) {

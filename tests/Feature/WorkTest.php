@@ -34,6 +34,19 @@ final class WorkTest extends TestCase
         self::assertNotEmpty($shown[0]['wrong'][0]['patches']);
     }
 
+    public function test_what_is_cut_at_the_machine_is_what_the_cutting_list_says(): void
+    {
+        foreach ([1, 2, 3] as $block) {
+            $cuts = $this->getJson("/api/blocks/$block/cutting")->assertOk()->json('cuts');
+            self::assertContains('larger', array_column($cuts, 'margin'));
+            $texts = array_column(array_filter($this->getJson("/api/blocks/$block/work")->json('steps'), static fn (array $step): bool => $step['do'] === 'cut'), 'text');
+            foreach ($cuts as $cut) {
+                $told = array_filter($texts, static fn (string $text): bool => str_contains($text, "{$cut['size']} in") && preg_match("~stacks? [^.]*\\b{$cut['letter']}\\b~", $text) === 1);
+                self::assertNotEmpty($told, "$block: stack {$cut['letter']}, {$cut['size']} in: ".implode(' / ', $texts));
+            }
+        }
+    }
+
     public function test_what_is_sent_twice_is_done_once_and_in_order(): void
     {
         $keys = array_column($this->steps(), 'key');

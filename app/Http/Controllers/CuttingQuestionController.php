@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Cutting\CuttingChoices;
 use App\Documents\PatternDocument;
+use App\Models\Habit;
 use App\Models\ShelfBlock;
 use App\Plans\BlockPlans;
 use App\Wall\EditNotReadable;
@@ -20,6 +21,7 @@ use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\FriendlySizes;
 use KeenSeam\Core\Making\LargestBlock;
 use KeenSeam\Core\Making\MadeUnit;
+use KeenSeam\Core\Making\Margin;
 use KeenSeam\Core\Making\PatternCheck;
 use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Precut;
@@ -46,7 +48,7 @@ final readonly class CuttingQuestionController
      */
     public function largest(Request $request, ShelfBlock $block): JsonResponse
     {
-        [$sewn, $question] = $this->asked($block);
+        [$sewn, $question] = $this->asked($block, Margin::Exact);
         $side = $this->length($request, 'size', $sewn);
         $largest = LargestBlock::from($sewn, $side, $request->input('as') === 'strip', $question);
         if ($largest === null) {
@@ -104,7 +106,7 @@ final readonly class CuttingQuestionController
     /** @throws KeenSeamProblem */
     public function pattern(Request $request, ShelfBlock $block): JsonResponse
     {
-        [$sewn, $question] = $this->asked($block);
+        [$sewn, $question] = $this->asked($block, Margin::Exact);
         $text = $request->json('text');
         if (! is_string($text) || strlen($text) > self::LONGEST_PATTERN) {
             throw EditNotReadable::field('text', 'list of up to 40 KB');
@@ -166,14 +168,18 @@ final readonly class CuttingQuestionController
         return str_replace(' mm', '', ($unit === LengthUnit::Inch ? Grain::Sixteenth : Grain::HalfMillimetre)->print(Length::of($length, $unit)));
     }
 
-    /** @return array{Construction, CutQuestion} */
-    private function asked(ShelfBlock $block): array
+    /**
+     * @param Margin|null $habit the house's; what a pattern lists and the most that can be had are exact
+     *
+     * @return array{Construction, CutQuestion}
+     */
+    private function asked(ShelfBlock $block, ?Margin $habit = null): array
     {
         $drawn = $this->plans->drawn($block);
         $kept = CuttingChoices::from($block->cutting);
         $unit = $drawn->face->block->unit;
 
-        return [$drawn, $kept->fitting(CuttingPlan::of($drawn, $kept->withoutUnits()->question($unit)))->question($unit)];
+        return [$drawn, $kept->fitting(CuttingPlan::of($drawn, $kept->withoutUnits()->question($unit)))->question($unit, $habit ?? Habit::margin())];
     }
 
     private function length(Request $request, string $field, Construction $sewn): Fraction

@@ -29,6 +29,13 @@ final class OddOnesOutTest extends TestCase
         self::assertSame([Symmetry::None, []], self::look('hAB qABCA sABC90', 'dABCAB pC hCB90'));
     }
 
+    public function test_one_unit_alone_is_no_odd_one_out(): void
+    {
+        foreach (['hAB', 'gABC', 'pA', 'qABCA'] as $unit) {
+            self::assertSame([], self::look($unit)[1], $unit);
+        }
+    }
+
     public function test_a_turned_unit_is_told_with_the_turn_that_mends_it(): void
     {
         self::assertSame(
