@@ -66,7 +66,7 @@ final class Kills
         $multi = curl_multi_init();
         $open = [];
         $end = null;
-        $giveUp = microtime(true) + 10;
+        $giveUp = microtime(true) + 40;
         while (($end === null || microtime(true) < $end) && microtime(true) < $giveUp) {
             foreach (['keys', 'more keys', 'layout'] as $stream) {
                 if (! isset($open[$stream])) {
@@ -114,7 +114,7 @@ final class Kills
             [$address, $body, $headers] = ['/api/blocks/1/work/events', ['events' => [['id' => $event, 'do' => count($this->events) % 2 === 0 ? 'paused' : 'resumed', 'at' => 1_760_000_000_000]]], []];
         }
         $handle = curl_init("http://127.0.0.1:{$this->port}$address") ?: throw new \RuntimeException('No request could be made.');
-        curl_setopt_array($handle, [CURLOPT_POST => true, CURLOPT_POSTFIELDS => json_encode($body, JSON_THROW_ON_ERROR), CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', ...$headers], CURLOPT_TIMEOUT => 10]);
+        curl_setopt_array($handle, [CURLOPT_POST => true, CURLOPT_POSTFIELDS => json_encode($body, JSON_THROW_ON_ERROR), CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', ...$headers], CURLOPT_TIMEOUT => 40]);
 
         return [$handle, $event];
     }
