@@ -65,7 +65,7 @@ final class EverythingTest extends TestCase
         $withUnopened = Everything::toText();
         DB::table('shelf_blocks')->where('id', 2)->update(array_intersect_key((array) $before['shelf_blocks'][1], ['document' => 1, 'name' => 1]));
 
-        foreach (['' => 'no file', '[]' => 'no file', substr($text, 0, 4000) => 'no file', str_replace('Tide Gate', 'Tide Gale', $text) => 'not as it was kept', str_replace('"version":1,"kept_at"', '"version":2,"kept_at"', $text) => 'another version'] as $wrong => $words) {
+        foreach (['' => 'no file', '[]' => 'no file', '{"format":"keen-seam/everything","version":1}' => 'no file', '{"format":"keen-seam/log","version":1,"tables":{}}' => 'no file', substr($text, 0, 4000) => 'no file', str_replace('Tide Gate', 'Tide Gale', $text) => 'not as it was kept', str_replace('"version":1,"kept_at"', '"version":2,"kept_at"', $text) => 'another version'] as $wrong => $words) {
             self::assertStringContainsString($words, (string) $this->call('POST', '/api/everything', content: (string) $wrong)->assertUnprocessable()->json('message'));
         }
         $this->call('POST', '/api/everything', content: $withUnopened)->assertOk()->assertJson(['brought' => [], 'refused' => ['Breakwater']]);

@@ -35,6 +35,7 @@ final class KeptBlocksTest extends TestCase
             'millimetres taken for inches' => [['finished' => ['width' => '300', 'height' => '300']], 'set "units" to "mm"'],
             'larger than any top' => [['units' => 'mm', 'seam_allowance' => '6', 'finished' => ['width' => '3661', 'height' => '300']], 'at most 3660 mm'],
             '12 mm blocks with a 6 mm seam' => [['units' => 'mm', 'seam_allowance' => '6', 'finished' => ['width' => '12', 'height' => '12']], 'Make the block larger'],
+            'a strip that is all seam' => [['units' => 'mm', 'seam_allowance' => '6', 'finished' => ['width' => '300', 'height' => '23.9']], 'mostly seam'],
             '65 columns' => [['columns' => array_fill(0, 65, '1')], 'more than 64 columns'],
         ];
     }
@@ -58,6 +59,8 @@ final class KeptBlocksTest extends TestCase
             ['units' => 'mm', 'seam_allowance' => '6', 'finished' => ['width' => '3660', 'height' => '3660']],
             ['units' => 'mm', 'seam_allowance' => '6', 'finished' => ['width' => '24', 'height' => '24']],
             ['name' => 'Πύλη 🌊'],
+            // A strip as wide as the seam beside it can be sewn.
+            ['columns' => ['1', '15'], 'finished' => ['width' => '4', 'height' => '4'], 'seam_allowance' => '1/4'],
         ] as $good) {
             $this->postJson('/api/blocks', array_replace_recursive(Blocks::file('pA pB', 'pA pC'), $good))->assertCreated();
         }
