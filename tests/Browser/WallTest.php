@@ -50,6 +50,23 @@ final class WallTest extends BrowserTestCase
         $this->seesText('Harbour Lights');
     }
 
+    public function test_changes_wait_while_the_server_is_away_and_are_sent_when_it_is_back(): void
+    {
+        $this->visit('/blocks/3/wall');
+        $this->find('[data-cell="1.2"]');
+        $turned = fn (): array => $this->turns(1);
+        $before = $turned();
+        $this->stopServer();
+        $this->keys('t', WebDriverKeys::ARROW_RIGHT, 't', 't');
+        $this->seesText('waits here and is sent again by itself');
+        self::assertSame($before, $turned());
+
+        $this->startServer();
+        $this->saved(static fn (): bool => array_slice($turned(), 2) === array_slice($before, 2) && $turned()[0] !== $before[0] && $turned()[1] !== $before[1], 'the changes did not arrive: '.implode(' ', $turned()));
+        $this->browser->navigate()->refresh();
+        $this->waitUntil(static fn (): bool => $turned() !== [] && $turned()[0] !== $before[0] && $turned()[1] !== $before[1], 'the changes are not kept');
+    }
+
     public function test_a_turned_unit_is_flagged_and_mended_by_one_key(): void
     {
         $this->visit('/blocks/3/wall');
