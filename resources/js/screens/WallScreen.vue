@@ -235,7 +235,7 @@ function placeKind(kind: string, asOne: boolean) {
           <button type="button" :aria-pressed="isGrey" title="Grey view (G)" @click="isGrey = !isGrey">{{ isGrey ? 'Colour' : 'Grey' }}</button>
           <button type="button" title="The keys (?)" @click="help?.showModal()">Keys</button>
         </div>
-        <p class="saved soft" role="status">{{ wall.problem ? 'Not saved' : wall.isSaving ? 'Saving' : 'Saved' }}</p>
+        <p class="saved soft" role="status">{{ wall.isUnsent ? 'Waiting to be saved' : wall.problem ? 'Not saved' : wall.isSaving ? 'Saving' : 'Saved' }}</p>
       </header>
       <ProblemNote v-if="wall.problem" class="problem" :text="wall.problem" @close="wall.problem = null">
         <template v-if="wall.held">

@@ -206,7 +206,8 @@ export const useWallStore = defineStore('wall', () => {
     } catch (error) {
       const code = error instanceof ProblemError ? error.code : ''
       isUnsent.value = change !== undefined && PASSING.has(code)
-      problem.value = (error instanceof Error ? error.message : String(error)) + (isUnsent.value ? ' What you changed last waits here and is sent again by itself.' : '')
+      const told = error instanceof Error ? error.message : String(error)
+      problem.value = isUnsent.value ? `${told.replace(/[,;](?: then)? try again[^.]*/, '')} What you changed last waits here and is sent again by itself.` : told
       if (code === 'changed-elsewhere') held.value = change ?? null
     }
   }
