@@ -41,6 +41,10 @@ final class Kills
                 $faults = [...$faults, ...$all->writeUntil(random_int(60, 700))];
                 (new Process(['pkill', '-KILL', '-f', '--', "-S 127.0.0.1:$port"]))->run();
                 $server->stop(0, SIGKILL);
+                // The port is free once the last worker is gone.
+                for ($left = 0; $left < 100 && (new Process(['pgrep', '-f', '--', "-S 127.0.0.1:$port"]))->run() === 0; ++$left) {
+                    usleep(20_000);
+                }
                 $faults = [...$faults, ...$all->wrong()];
             }
         } finally {
