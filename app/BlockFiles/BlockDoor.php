@@ -9,19 +9,13 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Block\Block;
-use KeenSeam\Core\Block\BlockNotPossible;
 use KeenSeam\Core\Block\Face;
-use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Block\SewableSizes;
 use KeenSeam\Core\KeenSeamProblem;
 
 /** What every block passes before it is kept, whichever way it comes in: only what can be opened again stays. */
 final readonly class BlockDoor
 {
-    /** Seam allowances that a whole block measures at least, each way. */
-    private const LEAST_SIDE = 4;
-
-    private const EQUAL = 1e-9;
-
     public function __construct(private BlockFileReader $reader) {}
 
     /**
@@ -44,7 +38,7 @@ final readonly class BlockDoor
     public static function faced(Block $block): Face
     {
         $face = Face::of($block);
-        self::ensureSewable($face);
+        SewableSizes::ensure($face);
 
         return $face;
     }
@@ -64,34 +58,5 @@ final readonly class BlockDoor
         }
 
         return $face;
-    }
-
-    /** Where the seams take more than what is to be seen, there is nothing to hold or to press. */
-    private static function ensureSewable(Face $face): void
-    {
-        [$block, $unit] = [$face->block, $face->block->unit];
-        $allowance = $block->seamAllowance->in($unit)->toFloat();
-        if (min($block->finishedWidth->in($unit)->toFloat(), $block->finishedHeight->in($unit)->toFloat()) < self::LEAST_SIDE * $allowance - self::EQUAL) {
-            throw BlockNotPossible::allSeam($block->seamAllowance, $unit);
-        }
-        foreach ($face->patches as $patch) {
-            $width = self::width($patch->outline) / $face->lattice->steps;
-            if ($width < $allowance - self::EQUAL) {
-                throw BlockNotPossible::allowanceTooLarge($block->seamAllowance, $width, $unit);
-            }
-        }
-    }
-
-    /** Across its narrowest way, in lattice steps. */
-    private static function width(ConvexPolygon $outline): float
-    {
-        $widths = [];
-        foreach ($outline->edges() as [$a, $b]) {
-            $side = $b->minus($a);
-            $far = max([0, ...array_map(static fn (array $edge): int => abs($side->cross($edge[0]->minus($a))), $outline->edges())]);
-            $widths[] = $far / sqrt($side->dot($side));
-        }
-
-        return min([INF, ...$widths]);
     }
 }

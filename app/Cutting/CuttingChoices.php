@@ -102,7 +102,7 @@ final readonly class CuttingChoices
     }
 
     /** @throws KeenSeamProblem when the width is no length, or the ruler has no such marks */
-    public function question(LengthUnit $unit, Margin $habit = Margin::Exact): CutQuestion
+    public function question(LengthUnit $unit, Margin $habit): CutQuestion
     {
         if ($this->marks !== null && ! in_array($this->marks, self::MARKS[$unit->value], true)) {
             throw ChoiceNotKnown::among('marks', array_map(strval(...), self::MARKS[$unit->value]));

@@ -55,7 +55,7 @@ final readonly class CuttingDocument
             'choices' => $this->choices->toArray(),
             'habit' => Habit::margin()->value,
             'preferences' => array_map(static fn (Preference $one): array => ['preference' => $one->value, 'words' => $one->words()], Preference::cases()),
-            'width' => $this->choices->question($face->block->unit)->widthFor($face->block->unit)->toText(),
+            'width' => $this->choices->question($face->block->unit, Habit::margin())->widthFor($face->block->unit)->toText(),
             'face' => FaceDocument::of($face),
             'units' => array_map($this->unit(...), $this->plan->units),
             'cuts' => array_map($this->cut(...), $this->plan->cuts),

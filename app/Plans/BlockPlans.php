@@ -18,6 +18,7 @@ use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\ChosenBuilds;
 use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Making\Margin;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\Locks;
 use KeenSeam\Core\Pressing\PlanMemory;
@@ -274,8 +275,8 @@ final readonly class BlockPlans
     private function withChosenSeams(ShelfBlock $block, Construction $drawn, CuttingChoices $choices): string
     {
         $unit = $drawn->face->block->unit;
-        $plain = CuttingPlan::of($drawn, $choices->withoutUnits()->question($unit));
-        $cutting = CuttingPlan::of($drawn, $choices->fitting($plain)->question($unit));
+        $plain = CuttingPlan::of($drawn, $choices->withoutUnits()->question($unit, Margin::Exact));
+        $cutting = CuttingPlan::of($drawn, $choices->fitting($plain)->question($unit, Margin::Exact));
         $sewn = ChosenBuilds::sewn($drawn, $cutting, new PressQuestion($block->style), $this->patience());
 
         return json_encode(BlockFileWriter::write($sewn->face->block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);

@@ -39,6 +39,19 @@ final readonly class ConvexPolygon
         return self::doubledArea($this->points);
     }
 
+    /** Across the narrowest way, in lattice steps. */
+    public function narrowest(): float
+    {
+        $widths = [];
+        foreach ($this->edges() as [$a, $b]) {
+            $side = $b->minus($a);
+            $far = max([0, ...array_map(static fn (Point $corner): int => abs($side->cross($corner->minus($a))), $this->points)]);
+            $widths[] = $far / sqrt($side->dot($side));
+        }
+
+        return min([INF, ...$widths]);
+    }
+
     /** @return list<array{Point, Point}> every edge from corner to corner, clockwise */
     public function edges(): array
     {

@@ -179,7 +179,7 @@ final readonly class CuttingQuestionController
         $kept = CuttingChoices::from($block->cutting);
         $unit = $drawn->face->block->unit;
 
-        return [$drawn, $kept->fitting(CuttingPlan::of($drawn, $kept->withoutUnits()->question($unit)))->question($unit, $habit ?? Habit::margin())];
+        return [$drawn, $kept->fitting(CuttingPlan::of($drawn, $kept->withoutUnits()->question($unit, Margin::Exact)))->question($unit, $habit ?? Habit::margin())];
     }
 
     private function length(Request $request, string $field, Construction $sewn): Fraction

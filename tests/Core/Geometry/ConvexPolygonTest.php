@@ -24,6 +24,15 @@ final class ConvexPolygonTest extends TestCase
         self::assertCount(4, self::outline('0,0 2,0 4,0 4,4 0,4 0,3')->points);
     }
 
+    public function test_the_narrowest_way_across(): void
+    {
+        $of = static fn (int ...$xy): float => ConvexPolygon::of(array_map(static fn (array $at): Point => new Point(...$at), array_chunk($xy, 2)))->narrowest();
+
+        self::assertEqualsWithDelta(2.0, $of(0, 0, 9, 0, 9, 2, 0, 2), 1e-9);
+        self::assertEqualsWithDelta(2.4, $of(0, 0, 4, 0, 0, 3), 1e-9, 'the height over the long side of 3, 4, 5');
+        self::assertEqualsWithDelta(sqrt(2), $of(1, 0, 2, 1, 1, 2, 0, 1), 1e-9, 'a square on point');
+    }
+
     /** @return array<string, array{string}> */
     public static function impossible(): array
     {
