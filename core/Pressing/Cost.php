@@ -57,6 +57,20 @@ final readonly class Cost
         );
     }
 
+    /** The dearer of the two in every figure by itself. */
+    public function most(self $other): self
+    {
+        return new self(
+            max($this->mismatch, $other->mismatch),
+            max($this->peakSquared, $other->peakSquared),
+            max($this->folded, $other->folded),
+            max($this->shadowSteps, $other->shadowSteps),
+            max($this->furls, $other->furls),
+            max($this->overLump, $other->overLump),
+            max($this->unlocked, $other->unlocked),
+        );
+    }
+
     public function compareTo(self $other, PressStyle $style): int
     {
         return array_values($this->figures($style)) <=> array_values($other->figures($style));

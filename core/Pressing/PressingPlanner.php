@@ -47,7 +47,7 @@ final class PressingPlanner
 
         return $this->price($model->variables->pressing($optimum->values), $question)->found(
             $model->variables->turnedUnits($optimum->values),
-            Weight::toCost($optimum->boundHigh, $optimum->boundLow, $question->style),
+            $model->weight->toCost($optimum->boundHigh, $optimum->boundLow),
             $optimum->exact,
         );
     }

@@ -54,8 +54,8 @@ final class OptimumTest extends TestCase
     {
         $factors = array_map(static fn (Factor $factor): array => [
             'scope' => $factor->scope,
-            'costs' => array_map(static function (int $high, int $low) use ($style): ?array {
-                $figures = Weight::toCost($high, $low, $style)->figures($style);
+            'costs' => array_map(static function (int $high, int $low) use ($style, $model): ?array {
+                $figures = $model->weight->toCost($high, $low)->figures($style);
                 $figures['shadow'] = intdiv($figures['shadow'], 1000);
 
                 return $high >= Weight::FORBIDDEN ? null : array_values($figures);

@@ -18,7 +18,7 @@ use Random\Randomizer;
 final class CoverSearch
 {
     /** Nodes between two looks at the clock. */
-    private const PATIENCE = 512;
+    private const PATIENCE = 16;
 
     /** Random starts of the search for a good plan before the tree is searched. */
     private const STARTS = 40;
@@ -55,9 +55,12 @@ final class CoverSearch
      * @param list<Factor>     $factors
      * @param \Closure(): bool $timeIsUp
      *
-     * @return Optimum|null null when the problem has no small cover
+     * @param array{int, int}|null $toBeat the weight of a plan that is known
+     *
+     * @return Optimum|null null when the problem has no small cover; without values where nothing better is found than
+     *                      what is known
      */
-    public static function best(array $domains, array $factors, \Closure $timeIsUp, int $largestCover): ?Optimum
+    public static function best(array $domains, array $factors, \Closure $timeIsUp, int $largestCover, ?array $toBeat = null): ?Optimum
     {
         $search = new self($domains, $factors, $timeIsUp);
         $search->findCover();
@@ -65,6 +68,9 @@ final class CoverSearch
             return null;
         }
         $search->best = $search->goodStart();
+        if ($toBeat !== null && [$search->best[1], $search->best[2]] >= $toBeat) {
+            $search->best = [[], ...$toBeat];
+        }
         [$boundHigh, $boundLow] = $search->searchTree();
 
         return $search->isStopped

@@ -22,6 +22,12 @@ final readonly class JunctionTable
         private NearCloth $near,
     ) {}
 
+    /** The same for tables of one construction that tell the same plies for the same pressings. */
+    public function shape(): string
+    {
+        return (string) spl_object_id($this->near);
+    }
+
     /**
      * @param list<PressDirection> $pressing one a slot
      *

@@ -13,7 +13,7 @@ use KeenSeam\Core\Pressing\Junction;
 use KeenSeam\Core\Pressing\Layers;
 
 /**
- * Computes junction tables. Junctions that look alike close up share one computation.
+ * Computes junction tables. Junctions with the same surroundings share one computation.
  *
  * The sampled points are pushed down the tree to the patches, adding their mirror images at each fold on the way;
  * counts come back up for the pressings somebody asks for.
@@ -27,6 +27,9 @@ final class JunctionTables
 
     /** @var array<string, JunctionTable> by place */
     private array $tables = [];
+
+    /** @var array<string, array{NearCloth, list<array{int, int}>}> by surroundings: the cloth, and its slots by the number of the seam there */
+    private array $seen = [];
 
     private readonly Cloth $cloth;
 
@@ -49,15 +52,26 @@ final class JunctionTables
 
     private function made(Junction $junction): JunctionTable
     {
+        $around = Surroundings::of($this->root, $this->cloth, $junction->at, $this->radius, $this->perSegment);
+        if (! isset($this->seen[$around->text])) {
+            $near = $this->near($junction);
+            $this->seen[$around->text] = [$this->known[$near->describe($junction->at)] ??= $near, array_map($around->toNumber(...), $near->slots())];
+        }
+        [$near, $slots] = $this->seen[$around->text];
+
+        return new JunctionTable(array_map($around->toSlot(...), $slots), $near);
+    }
+
+    private function near(Junction $junction): NearCloth
+    {
         $points = [];
         for ($i = 0; $i < Layers::DIRECTIONS; ++$i) {
             $angle = ($i + 0.5) * 2 * M_PI / Layers::DIRECTIONS;
             $points[] = [$junction->at->x + $this->radius * cos($angle), $junction->at->y + $this->radius * sin($angle)];
         }
-        $near = $this->push($this->root, $points, $junction->at)
-            ?? throw new \LogicException('There is cloth round every junction.');
 
-        return new JunctionTable($near->slots(), $this->known[$near->describe($junction->at)] ??= $near);
+        return $this->push($this->root, $points, $junction->at)
+            ?? throw new \LogicException('There is cloth round every junction.');
     }
 
     /**

@@ -13,6 +13,7 @@ use KeenSeam\Core\Pressing\LockNotPossible;
 use KeenSeam\Core\Pressing\Nesting;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\TooMuchToWeigh;
 
 /**
  * The pressing plan as variables and factors: what each combination of a few decisions costs.
@@ -23,8 +24,19 @@ final class PressingModel
 {
     public readonly SeamVariables $variables;
 
+    public readonly Weight $weight;
+
     /** @var list<Factor> */
     private array $factors = [];
+
+    /** @var array<string, array{list<int>, list<int>, Cost}> high and low weights and the dearest cost, by what they are the weights of */
+    private array $known = [];
+
+    /** @var list<string> of each variable, equal where the values are */
+    private array $kinds = [];
+
+    /** All factors at their dearest. */
+    private Cost $dearest;
 
     /** Pricing a known plan needs the variables only; the costs are worked out when somebody searches. */
     private bool $isWeighed = false;
@@ -41,6 +53,8 @@ final class PressingModel
         private readonly JunctionTables $tables,
     ) {
         $this->variables = new SeamVariables($construction, $question);
+        $this->dearest = new Cost();
+        $this->weight = Weight::of($construction, $question->style);
     }
 
     /** @param \Closure(): bool $timeIsUp */
@@ -55,13 +69,19 @@ final class PressingModel
         return array_map(count(...), $this->variables->values);
     }
 
-    /** @return list<Factor> */
+    /**
+     * @return list<Factor>
+     *
+     * @throws TooMuchToWeigh
+     */
     public function factors(): array
     {
         if (! $this->isWeighed) {
+            $this->kinds = array_map(static fn (array $values): string => implode(',', array_map(static fn (PressDirection|MemberChoice $value): string => $value instanceof PressDirection ? $value->value : 'choice', $values)), $this->variables->values);
             $this->weighSeams();
             $this->weighJunctions();
             $this->weighLocks();
+            $this->weight->mustHold($this->dearest);
             $this->isWeighed = true;
         }
 
@@ -121,6 +141,7 @@ final class PressingModel
             $this->addFactor(
                 $table->slots,
                 fn (array $press): Cost => Cost::ofPeak($table->peak($press), $this->question->lump),
+                'cloth '.$table->shape(),
             );
         }
     }
@@ -138,20 +159,62 @@ final class PressingModel
     /**
      * @param list<array{int, int}>                       $slots joins with their segments
      * @param \Closure(list<PressDirection>): (Cost|null) $price of the slots' directions; null forbids them
+     * @param string                                      $kind  the same for prices that are the same; empty when not known
      */
-    private function addFactor(array $slots, \Closure $price): void
+    private function addFactor(array $slots, \Closure $price, string $kind = ''): void
     {
-        $values = $this->variables->values;
         $sources = array_map(fn (array $slot): SlotSource => $this->variables->source($slot[0], $slot[1]), $slots);
         $scope = array_values(array_unique(array_merge(...array_map(static fn (SlotSource $source): array => $source->variables(), $sources))));
         sort($scope);
+        $name = $kind === '' ? '' : $kind.$this->nameOf($sources, $scope);
+        [$highs, $lows, $dearest] = $this->known[$name] ?? $this->priced($sources, $scope, $price);
+        if ($kind !== '') {
+            $this->known[$name] = [$highs, $lows, $dearest];
+        }
+        $this->dearest = $this->dearest->plus($dearest);
+        $this->factors[] = new Factor($scope, $highs, $lows);
+    }
+
+    /**
+     * The same for slots that read their directions in the same way from variables with the same values.
+     *
+     * @param list<SlotSource> $sources
+     * @param list<int>        $scope
+     */
+    private function nameOf(array $sources, array $scope): string
+    {
+        $places = array_flip($scope);
+        $name = '';
+        foreach ($sources as $source) {
+            $name .= ' '.$source->nameBy($places);
+        }
+        foreach ($scope as $variable) {
+            $name .= '|'.$this->kinds[$variable];
+        }
+
+        return $name;
+    }
+
+    /**
+     * @param list<SlotSource>                            $sources
+     * @param list<int>                                   $scope
+     * @param \Closure(list<PressDirection>): (Cost|null) $price
+     *
+     * @return array{list<int>, list<int>, Cost}
+     */
+    private function priced(array $sources, array $scope, \Closure $price): array
+    {
+        $values = $this->variables->values;
         $highs = $lows = [];
+        $dearest = new Cost();
         foreach ($this->combinations($scope) as $chosen) {
             $cost = $price(array_map(static fn (SlotSource $source): PressDirection => $source->direction($values, $chosen), $sources));
-            $highs[] = $cost === null ? Weight::FORBIDDEN : Weight::high($cost, $this->question->style);
-            $lows[] = $cost === null ? 0 : Weight::low($cost);
+            $highs[] = $cost === null ? Weight::FORBIDDEN : $this->weight->high($cost);
+            $lows[] = $cost === null ? 0 : $this->weight->low($cost);
+            $dearest = $cost === null ? $dearest : $dearest->most($cost);
         }
-        $this->factors[] = new Factor($scope, $highs, $lows);
+
+        return [$highs, $lows, $dearest];
     }
 
     /**

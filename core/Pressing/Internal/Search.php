@@ -16,6 +16,12 @@ final class Search
 
     private const LARGE_TABLES = [1 << 16, 1 << 19];
 
+    /** Looks at the clock in the first go with clusters: what they prove at all they mostly prove at once. */
+    private const FIRST_GO = 500;
+
+    /** Tables of so many entries together are made in a second or two. */
+    private const MOST_ENTRIES = 1 << 22;
+
     /** Beyond so many variables in a cover, branching rarely gets anywhere. */
     private const LARGEST_COVER = 60;
 
@@ -46,14 +52,20 @@ final class Search
         // The first, small round always runs to its end, so that there is a plan however short the time.
         $best = self::eliminated($domains, $factors, self::SMALL_TABLES[0], static fn (): bool => false)
             ?? throw new \LogicException('A round without a clock gives a plan.');
-        foreach (array_slice(self::SMALL_TABLES, 1) as $size) {
-            $best = $best->exact ? $best : self::better($best, self::eliminated($domains, $factors, $size, $timeIsUp), $domains, $factors);
-        }
-        if (! $best->exact) {
-            $best = self::better($best, CoverSearch::best($domains, $factors, $timeIsUp, self::LARGEST_COVER), $domains, $factors);
-        }
-        foreach (self::LARGE_TABLES as $size) {
-            $best = $best->exact || $timeIsUp() ? $best : self::better($best, self::eliminated($domains, $factors, $size, $timeIsUp), $domains, $factors);
+        $tables = static fn (int $size): \Closure => static fn (): ?Optimum => self::eliminated($domains, $factors, $size, $timeIsUp);
+        $clusters = static fn (int $mostLooks): \Closure => static fn (Optimum $best): ?Optimum => ClusterSearch::best($domains, $factors, Descent::weigh($factors, $best->values, $domains), $timeIsUp, $mostLooks);
+        $isSmall = count($domains) * self::LARGE_TABLES[0] <= self::MOST_ENTRIES;
+        $rounds = [
+            $clusters(self::FIRST_GO),
+            $tables(self::SMALL_TABLES[1]),
+            ...($isSmall ? [$tables(self::LARGE_TABLES[0])] : []),
+            $clusters(PHP_INT_MAX),
+            static fn (Optimum $best): ?Optimum => CoverSearch::best($domains, $factors, $timeIsUp, self::LARGEST_COVER, Descent::weigh($factors, $best->values, $domains)),
+            ...($isSmall ? [] : [$tables(self::LARGE_TABLES[0])]),
+            $tables(self::LARGE_TABLES[1]),
+        ];
+        foreach ($rounds as $round) {
+            $best = $best->exact || $timeIsUp() ? $best : self::better($best, $round($best), $domains, $factors);
         }
 
         return $best;
@@ -82,6 +94,9 @@ final class Search
      */
     private static function better(Optimum $a, ?Optimum $b, array $domains, array $factors): Optimum
     {
+        if ($b !== null && $b->values === []) {
+            $b = new Optimum($a->values, $b->boundHigh, $b->boundLow, $b->exact);
+        }
         if ($b === null || $b->exact) {
             return $b ?? $a;
         }

@@ -34,6 +34,17 @@ final readonly class SlotSource
         return [...($this->choice === null ? [] : [$this->choice]), ...array_column($this->origins, 0)];
     }
 
+    /** @param array<int, int> $places of the variables, by which the text tells of them */
+    public function nameBy(array $places): string
+    {
+        $name = $this->choice === null ? '' : $places[$this->choice].':';
+        foreach ($this->origins as [$variable, $swapped]) {
+            $name .= $places[$variable].($swapped ? 's' : '').',';
+        }
+
+        return $name;
+    }
+
     /**
      * @param array<int, int> $chosen value of each variable
      *

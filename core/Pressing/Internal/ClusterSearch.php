@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing\Internal;
+
+/**
+ * Branch and bound with strong bounds: variables that have a say nearly everywhere are tried value by value, the others
+ * are put into clusters, messages between the clusters raise the bound, and a cover of the clusters is searched.
+ *
+ * A block of units that nest is rows against columns, with the pile of the units over all of them: this proves plans
+ * of several hundred units in a second.
+ *
+ * @internal
+ */
+final class ClusterSearch
+{
+    /** Cases tried one by one. */
+    private const MOST_CASES = 16;
+
+    /** A variable in this share of the factors over three and more is tried value by value. */
+    private const NEARLY_EVERYWHERE = 0.6;
+
+    /** More clusters than this in a cover are not searched; their bound is taken. */
+    private const LARGEST_COVER = 40;
+
+    /**
+     * @param list<int>       $left  variables that the case leaves open
+     * @param array<int, int> $case  value of each of the others
+     * @param array{int, int} $base  weight of the factors it decides
+     * @param list<Factor>    $factors over the clusters, as the messages left them
+     * @param int             $scale how many times too large their high weights are
+     */
+    private function __construct(
+        private readonly array $left,
+        private readonly array $case,
+        private readonly array $base,
+        private readonly Clusters $clusters,
+        private readonly array $factors,
+        private readonly int $scale,
+    ) {}
+
+    /**
+     * @param list<int>        $domains
+     * @param list<Factor>     $factors  one for each scope
+     * @param array{int, int}  $toBeat   the weight of a plan that is known
+     * @param \Closure(): bool $timeIsUp
+     * @param int              $mostLooks at the clock in each case, after which it is given up
+     *
+     * @return Optimum|null without values where nothing better than what is known was found; null where the problem does
+     *                      not lend itself to it
+     */
+    public static function best(array $domains, array $factors, array $toBeat, \Closure $timeIsUp, int $mostLooks = PHP_INT_MAX): ?Optimum
+    {
+        $cases = [];
+        foreach (self::cases($domains, self::hubs($domains, $factors)) as $case) {
+            $prepared = self::prepared($domains, $factors, $case, $timeIsUp);
+            if ($prepared === null) {
+                return null;
+            }
+            $cases[] = $prepared;
+        }
+        usort($cases, static fn (self $a, self $b): int => $a->bound() <=> $b->bound());
+        $values = [];
+        [$bound, $isExact] = [[PHP_INT_MAX, PHP_INT_MAX], true];
+        foreach ($cases as $case) {
+            $found = $case->searched($toBeat, self::within($timeIsUp, $mostLooks));
+            if ($found === null) {
+                return null;
+            }
+            if ($found->values !== []) {
+                $values = $found->values;
+                $toBeat = Descent::weigh($factors, $values, $domains);
+            }
+            $bound = min($bound, [$found->boundHigh, $found->boundLow]);
+            $isExact = $isExact && $found->exact;
+        }
+
+        return $isExact ? new Optimum($values, $toBeat[0], $toBeat[1], true) : new Optimum($values, $bound[0], $bound[1], false);
+    }
+
+    /**
+     * @param list<int>        $domains
+     * @param list<Factor>     $factors
+     * @param array<int, int>  $case     value by hub
+     * @param \Closure(): bool $timeIsUp
+     */
+    private static function prepared(array $domains, array $factors, array $case, \Closure $timeIsUp): ?self
+    {
+        $left = array_values(array_diff(array_keys($domains), array_keys($case)));
+        $rest = self::fixed($domains, $factors, $case, array_flip($left));
+        $base = [0, 0];
+        foreach ($rest as $i => $factor) {
+            if ($factor->scope === []) {
+                $base = [$base[0] + $factor->high[0], $base[1] + $factor->low[0]];
+                unset($rest[$i]);
+            }
+        }
+        $clusters = Clusters::of(array_map(static fn (int $variable): int => $domains[$variable], $left), array_values($rest));
+
+        return $clusters === null ? null : new self($left, $case, $base, $clusters, ...Messages::passed($clusters->domains, $clusters->factors, $timeIsUp));
+    }
+
+    /** No values cost less, scaled up. */
+    private function bound(): int
+    {
+        return $this->base[0] * $this->scale + array_sum(array_map(static fn (Factor $factor): int => min($factor->high), $this->factors));
+    }
+
+    /**
+     * @param array{int, int}  $toBeat
+     * @param \Closure(): bool $timeIsUp
+     */
+    private function searched(array $toBeat, \Closure $timeIsUp): ?Optimum
+    {
+        if ($this->base[0] >= Weight::FORBIDDEN) {
+            return new Optimum([], PHP_INT_MAX, PHP_INT_MAX, true);
+        }
+        $known = $toBeat[0] >= Weight::FORBIDDEN ? null : [($toBeat[0] - $this->base[0]) * $this->scale, $toBeat[1] - $this->base[1]];
+        $found = CoverSearch::best($this->clusters->domains, $this->factors, $timeIsUp, self::LARGEST_COVER, $known);
+        if ($found === null || $found->boundHigh >= Weight::FORBIDDEN) {
+            return $found === null ? null : new Optimum([], PHP_INT_MAX, PHP_INT_MAX, true);
+        }
+        $values = [];
+        if ($found->values !== []) {
+            $values = $this->case + array_combine($this->left, $this->clusters->expanded($found->values));
+            ksort($values);
+        }
+        // All real weights are whole: what is above a whole one is the next.
+        $high = intdiv($found->boundHigh + $this->scale - 1, $this->scale);
+
+        return new Optimum(array_values($values), $this->base[0] + $high, $this->base[1] + ($high * $this->scale === $found->boundHigh ? $found->boundLow : 0), $found->exact);
+    }
+
+    /**
+     * @param \Closure(): bool $timeIsUp
+     *
+     * @return \Closure(): bool true too after so many looks
+     */
+    private static function within(\Closure $timeIsUp, int $looks): \Closure
+    {
+        return static function () use ($timeIsUp, &$looks): bool {
+            return --$looks < 0 || $timeIsUp();
+        };
+    }
+
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors
+     *
+     * @return list<int>
+     */
+    private static function hubs(array $domains, array $factors): array
+    {
+        [$hubs, $cases] = [[], 1];
+        while (true) {
+            [$counts, $all] = [[], 0];
+            foreach ($factors as $factor) {
+                $scope = array_diff($factor->scope, $hubs);
+                if (count($scope) > 2) {
+                    ++$all;
+                    foreach ($scope as $variable) {
+                        $counts[$variable] = ($counts[$variable] ?? 0) + 1;
+                    }
+                }
+            }
+            $hub = $counts === [] ? null : array_search(max($counts), $counts, true);
+            if (! is_int($hub) || $counts[$hub] < self::NEARLY_EVERYWHERE * $all || $cases * $domains[$hub] > self::MOST_CASES) {
+                return $hubs;
+            }
+            $hubs[] = $hub;
+            $cases *= $domains[$hub];
+        }
+    }
+
+    /**
+     * @param list<int> $domains
+     * @param list<int> $hubs
+     *
+     * @return list<array<int, int>>
+     */
+    private static function cases(array $domains, array $hubs): array
+    {
+        $cases = [[]];
+        foreach ($hubs as $hub) {
+            $cases = array_merge(...array_map(static fn (array $case): array => array_map(static fn (int $value): array => $case + [$hub => $value], range(0, $domains[$hub] - 1)), $cases));
+        }
+
+        return $cases;
+    }
+
+    /**
+     * @param list<int>       $domains
+     * @param list<Factor>    $factors
+     * @param array<int, int> $case    value by variable
+     * @param array<int, int> $numbers new number of each variable that is left
+     *
+     * @return list<Factor> over the variables that are left
+     */
+    private static function fixed(array $domains, array $factors, array $case, array $numbers): array
+    {
+        return array_map(static function (Factor $factor) use ($domains, $case, $numbers): Factor {
+            $places = [0];
+            $scope = [];
+            foreach ($factor->scope as $variable) {
+                $values = isset($case[$variable]) ? [$case[$variable]] : range(0, $domains[$variable] - 1);
+                $next = [];
+                foreach ($places as $place) {
+                    foreach ($values as $value) {
+                        $next[] = $place * $domains[$variable] + $value;
+                    }
+                }
+                $places = $next;
+                if (! isset($case[$variable])) {
+                    $scope[] = $numbers[$variable];
+                }
+            }
+
+            return new Factor($scope, array_map(static fn (int $place): int => $factor->high[$place], $places), array_map(static fn (int $place): int => $factor->low[$place], $places));
+        }, $factors);
+    }
+}

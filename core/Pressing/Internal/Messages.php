@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing\Internal;
+
+/**
+ * Shifts high weights between the factors of a problem so that the sum of the least of each, which no values can go
+ * below, grows. Every factor tells each of its variables what it thinks of its values, and they share it out anew
+ * (message passing on a linear relaxation: A. Globerson and T. Jaakkola, "Fixing max-product: convergent message
+ * passing algorithms for MAP LP-relaxations", Advances in Neural Information Processing Systems 20, 2007).
+ *
+ * Weights are whole numbers throughout, so that what is shifted is exactly what arrives; they are scaled up, for messages
+ * are fractions.
+ *
+ * @internal
+ */
+final class Messages
+{
+    /** Rounds; later ones bring less and less. */
+    private const MOST_ROUNDS = 120;
+
+    /** A round that brings less than this share of what the bound is ends it. */
+    private const LEAST_GAIN = 2e-6;
+
+    /** @var list<list<int>> high weights of each variable's values */
+    private array $own;
+
+    /** @var list<array{list<int>, list<int>, list<int>}> scope, high and low weights of the factors over several variables */
+    private array $shared = [];
+
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors one for each scope
+     */
+    private function __construct(private readonly array $domains, array $factors, public readonly int $scale)
+    {
+        $this->own = array_map(static fn (int $size): array => array_fill(0, $size, 0), $domains);
+        foreach ($factors as $factor) {
+            $highs = array_map(static fn (int $high): int => $high >= Weight::FORBIDDEN ? Weight::FORBIDDEN : $high * $scale, $factor->high);
+            if (count($factor->scope) > 1) {
+                $this->shared[] = [$factor->scope, $highs, $factor->low];
+            } elseif ($factor->scope !== []) {
+                $this->own[$factor->scope[0]] = array_map(static fn (int $a, int $b): int => min($a + $b, Weight::FORBIDDEN), $this->own[$factor->scope[0]], $highs);
+            }
+        }
+    }
+
+    /**
+     * @param list<int>        $domains
+     * @param list<Factor>     $factors one for each scope
+     * @param \Closure(): bool $timeIsUp
+     *
+     * @return array{list<Factor>, int} the same problem with its high weights shifted, each so many times as large
+     */
+    public static function passed(array $domains, array $factors, \Closure $timeIsUp): array
+    {
+        $messages = new self($domains, $factors, self::scaleFor($factors));
+        $bound = $messages->bound();
+        for ($round = 0; $round < self::MOST_ROUNDS && ! $timeIsUp(); ++$round) {
+            foreach ($messages->shared as $number => $_) {
+                $messages->pass($number);
+            }
+            [$before, $bound] = [$bound, $messages->bound()];
+            if ($round > 4 && $bound - $before <= self::LEAST_GAIN * abs($bound)) {
+                break;
+            }
+        }
+
+        return [$messages->factors($factors), $messages->scale];
+    }
+
+    /** @param list<Factor> $factors */
+    private static function scaleFor(array $factors): int
+    {
+        $sum = 1;
+        foreach ($factors as $factor) {
+            $sum += max([0, ...array_filter($factor->high, static fn (int $high): bool => $high < Weight::FORBIDDEN)]);
+        }
+        for ($scale = 64; $scale > 1 && $sum >= intdiv(Weight::FORBIDDEN, 4 * $scale); $scale >>= 1) {
+            continue;
+        }
+
+        return $scale;
+    }
+
+    private function bound(): int
+    {
+        $bound = 0;
+        foreach ($this->own as $highs) {
+            $bound += min($highs);
+        }
+        foreach ($this->shared as [, $highs]) {
+            $bound += min($highs);
+        }
+
+        return $bound;
+    }
+
+    /** Takes in what the variables hold, and gives each of them an equal share of what the factor then thinks of it. */
+    private function pass(int $number): void
+    {
+        [$scope, $highs, $lows] = $this->shared[$number];
+        $count = count($scope);
+        if ($count === 2) {
+            $this->passBetweenTwo($number);
+
+            return;
+        }
+        $values = array_fill(0, $count, 0);
+        $least = array_map(fn (int $variable): array => array_fill(0, $this->domains[$variable], Weight::FORBIDDEN), $scope);
+        foreach ($highs as $at => $high) {
+            foreach ($scope as $i => $variable) {
+                $high += $this->own[$variable][$values[$i]];
+            }
+            $highs[$at] = $high = min($high, Weight::FORBIDDEN);
+            foreach ($values as $i => $value) {
+                if ($high < $least[$i][$value]) {
+                    $least[$i][$value] = $high;
+                }
+            }
+            $this->next($values, $scope);
+        }
+        foreach ($scope as $i => $variable) {
+            $this->own[$variable] = array_map(static fn (int $weight): int => $weight >= Weight::FORBIDDEN ? Weight::FORBIDDEN : intdiv($weight, $count), $least[$i]);
+        }
+        $values = array_fill(0, $count, 0);
+        foreach ($highs as $at => $high) {
+            if ($high < Weight::FORBIDDEN) {
+                foreach ($scope as $i => $variable) {
+                    $high -= $this->own[$variable][$values[$i]];
+                }
+                $highs[$at] = $high;
+            }
+            $this->next($values, $scope);
+        }
+        $this->shared[$number] = [$scope, $highs, $lows];
+    }
+
+    /** The same for the most frequent kind of factor, written out. */
+    private function passBetweenTwo(int $number): void
+    {
+        [$scope, $highs, $lows] = $this->shared[$number];
+        [$ofA, $ofB] = [$this->own[$scope[0]], $this->own[$scope[1]]];
+        $leastOfB = array_fill(0, count($ofB), Weight::FORBIDDEN);
+        $leastOfA = [];
+        $at = 0;
+        foreach ($ofA as $a => $weightA) {
+            $least = Weight::FORBIDDEN;
+            foreach ($ofB as $b => $weightB) {
+                $weight = $highs[$at++] + $weightA + $weightB;
+                if ($weight < $least) {
+                    $least = $weight;
+                }
+                if ($weight < $leastOfB[$b]) {
+                    $leastOfB[$b] = $weight;
+                }
+            }
+            $leastOfA[] = $least;
+        }
+        $half = static fn (int $weight): int => $weight >= Weight::FORBIDDEN ? Weight::FORBIDDEN : $weight >> 1;
+        $this->own[$scope[0]] = array_map($half, $leastOfA);
+        $this->own[$scope[1]] = array_map($half, $leastOfB);
+        $gainB = array_map(static fn (int $before, int $after): int => $before - $after, $ofB, $this->own[$scope[1]]);
+        $at = 0;
+        foreach ($ofA as $a => $weightA) {
+            $gainA = $weightA - $this->own[$scope[0]][$a];
+            foreach ($gainB as $gain) {
+                $weight = $highs[$at];
+                $highs[$at++] = $weight >= Weight::FORBIDDEN ? Weight::FORBIDDEN : $weight + $gainA + $gain;
+            }
+        }
+        $this->shared[$number] = [$scope, $highs, $lows];
+    }
+
+    /**
+     * @param list<int> $values
+     * @param list<int> $scope
+     */
+    private function next(array &$values, array $scope): void
+    {
+        for ($i = count($scope) - 1; $i >= 0; --$i) {
+            if (++$values[$i] < $this->domains[$scope[$i]]) {
+                return;
+            }
+            $values[$i] = 0;
+        }
+    }
+
+    /**
+     * @param list<Factor> $factors as they were; their low weights stay where they are
+     *
+     * @return list<Factor>
+     */
+    private function factors(array $factors): array
+    {
+        $lows = array_map(static fn (int $size): array => array_fill(0, $size, 0), $this->domains);
+        foreach ($factors as $factor) {
+            if (count($factor->scope) === 1) {
+                $lows[$factor->scope[0]] = $factor->low;
+            }
+        }
+        $all = array_map(static fn (array $shared): Factor => new Factor(...$shared), $this->shared);
+        foreach ($this->own as $variable => $highs) {
+            $all[] = new Factor([$variable], $highs, $lows[$variable]);
+        }
+
+        return $all;
+    }
+}
