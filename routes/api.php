@@ -54,6 +54,7 @@ Route::prefix('blocks/{block}')->group(static function (): void {
     Route::put('locks/{join}', [LockController::class, 'store']);
     Route::delete('locks/{join}', [LockController::class, 'destroy']);
     Route::delete('locks', [LockController::class, 'destroyAll']);
+    Route::delete('locks/asleep', [LockController::class, 'destroyAsleep']);
     Route::get('joins', [JoinsController::class, 'show']);
     Route::put('joins', [JoinsController::class, 'store']);
     Route::get('joins/spread', [JoinsController::class, 'spread']);

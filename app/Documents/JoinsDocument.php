@@ -22,36 +22,49 @@ final class JoinsDocument
     /** @return array<string, mixed> */
     public static function of(PressingPlan $plan, Drift $drift, Fraction $takeUp): array
     {
-        $face = $plan->construction->face;
-        $unit = $face->block->unit;
-        $two = $face->block->seamAllowance->times(2);
-
         return [
             'format' => self::FORMAT,
             'version' => self::VERSION,
             'take_up' => $takeUp->toText(),
-            'joins' => array_map(static fn (JoinSheet $sheet): array => [
-                'id' => $sheet->join->id,
-                'finished' => Amount::text($sheet->finished),
-                'raw' => array_map(Amount::text(...), $sheet->raw),
-                'reach' => array_map(static fn (JoinEnd $end): array => ['left' => Amount::text($end->reach[0]), 'right' => Amount::text($end->reach[1])], $sheet->ends),
-                'ends_differ' => Amount::text($sheet->endsDiffer()),
-                'up' => $sheet->up,
-                'bias' => $sheet->bias,
-                'marks' => array_map(static fn (Mark $mark): array => [
-                    'at' => $face->lattice->toText($mark->at),
-                    'from_edge' => array_map(Amount::text(...), $mark->fromEdge),
-                    'left' => $mark->left->value,
-                    'right' => $mark->right->value,
-                    'kind' => $mark->kind->value,
-                    'nest' => $mark->nest?->value,
-                    'miss' => $mark->miss === null ? null : Amount::text($mark->miss),
-                ], $sheet->marks),
-            ], $drift->sheets),
-            'block' => [
-                'unfinished' => [$face->block->finishedWidth->plus($two)->toText($unit), $face->block->finishedHeight->plus($two)->toText($unit)],
-                'expected' => array_map(Amount::text(...), $drift->expected),
-            ],
+            'joins' => array_map(static fn (JoinSheet $sheet): array => self::join($plan, $sheet), $drift->sheets),
+            'block' => self::block($plan, $drift),
+        ];
+    }
+
+    /** @return array{id: int, marks: list<array<string, mixed>>, ...<string, mixed>} */
+    public static function join(PressingPlan $plan, JoinSheet $sheet): array
+    {
+        $lattice = $plan->construction->face->lattice;
+
+        return [
+            'id' => $sheet->join->id,
+            'finished' => Amount::text($sheet->finished),
+            'raw' => array_map(Amount::text(...), $sheet->raw),
+            'reach' => array_map(static fn (JoinEnd $end): array => ['left' => Amount::text($end->reach[0]), 'right' => Amount::text($end->reach[1])], $sheet->ends),
+            'ends_differ' => Amount::text($sheet->endsDiffer()),
+            'up' => $sheet->up,
+            'bias' => $sheet->bias,
+            'marks' => array_map(static fn (Mark $mark): array => [
+                'at' => $lattice->toText($mark->at),
+                'from_edge' => array_map(Amount::text(...), $mark->fromEdge),
+                'left' => $mark->left->value,
+                'right' => $mark->right->value,
+                'kind' => $mark->kind->value,
+                'nest' => $mark->nest?->value,
+                'miss' => $mark->miss === null ? null : Amount::text($mark->miss),
+            ], $sheet->marks),
+        ];
+    }
+
+    /** @return array{unfinished: list<string>, expected: list<string>} raw size of the block as it is meant, and as it comes out */
+    public static function block(PressingPlan $plan, Drift $drift): array
+    {
+        $block = $plan->construction->face->block;
+        $two = $block->seamAllowance->times(2);
+
+        return [
+            'unfinished' => [$block->finishedWidth->plus($two)->toText($block->unit), $block->finishedHeight->plus($two)->toText($block->unit)],
+            'expected' => array_map(Amount::text(...), $drift->expected),
         ];
     }
 }

@@ -24,53 +24,79 @@ use KeenSeam\Core\Pressing\PressingPlan;
 final class JoinsStationDocument
 {
     /**
-     * @param iterable<SeamTestRecord> $tests
+     * @param array<int, array{string, string}> $measured
      *
-     * @return array<string, mixed>
+     * @return array<string, mixed> all but what is of the block itself
      */
-    public static function of(ShelfBlock $block, PressingPlan $plan, Drift $drift, Fraction $takeUp, iterable $tests): array
+    public static function of(ShelfBlock $block, array $measured, PressingPlan $plan, Drift $drift, Fraction $takeUp): array
     {
         $unit = $plan->construction->face->block->unit;
         $names = SeamName::all($plan->construction);
         $tolerance = $block->tolerance($unit);
-        $told = JoinsDocument::of($plan, $drift, $takeUp);
-        $effect = SeamEffect::of($drift, Remedy::find($plan, $takeUp, $block->square_up, $block->measuredSizes($unit), $tolerance), $tolerance, $names);
+        $effect = SeamEffect::of($drift, Remedy::find($plan, $takeUp, $block->square_up, $drift->measured, $tolerance), $tolerance, $names);
 
         return [
-            'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
             'face' => FaceDocument::of($plan->construction->face),
             'takeUp' => $takeUp->toText(),
             'isMeasured' => $block->take_up !== null,
             'leave' => Amount::rounded($tolerance->leave, $unit),
             'ease' => Amount::rounded($tolerance->ease, $unit),
             'squareUp' => $block->square_up->value,
-            'joins' => self::joins($block, $plan, $drift, $takeUp),
-            'raw' => $told['block'],
+            'joins' => self::joins($block, $measured, $plan, $drift),
+            'raw' => JoinsDocument::block($plan, $drift),
             'effect' => $effect->words,
             'edgeTips' => count(EdgeTips::on($plan->construction->face)),
             'remedy' => $effect->remedy,
-            'tests' => array_values(array_map(static fn (SeamTestRecord $test): array => [
+        ];
+    }
+
+    /**
+     * Of the block itself and of the strips that were sewn to test her seams.
+     *
+     * @param array<int, SeamTestRecord> $tests
+     *
+     * @return array<string, mixed>
+     */
+    public static function heading(ShelfBlock $block, array $tests): array
+    {
+        return [
+            'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
+            'tests' => array_map(static fn (SeamTestRecord $test): array => [
                 'id' => $test->id,
                 'words' => sprintf('%d strips of %s: %s', $test->strips, $test->width, $test->measured),
                 'takeUp' => $test->take_up,
                 'notes' => $test->notes,
                 'date' => substr((string) $test->created_at, 0, 10),
-            ], is_array($tests) ? $tests : iterator_to_array($tests))),
+            ], array_values($tests)),
         ];
     }
 
     /**
+     * @param array<int, array{string, string}> $measured
+     *
      * @return list<array<string, mixed>> by join
      */
-    public static function joins(ShelfBlock $block, PressingPlan $plan, Drift $drift, Fraction $takeUp): array
+    private static function joins(ShelfBlock $block, array $measured, PressingPlan $plan, Drift $drift): array
+    {
+        return array_map(static fn (JoinSheet $sheet, SeamName $name): array => self::join($block, $measured, $plan, $sheet, $name), $drift->sheets, SeamName::all($plan->construction));
+    }
+
+    /**
+     * One join with its ruler.
+     *
+     * @param array<int, array{string, string}> $measured
+     *
+     * @return array<string, mixed>
+     */
+    public static function join(ShelfBlock $block, array $measured, PressingPlan $plan, JoinSheet $sheet, SeamName $name): array
     {
         $unit = $plan->construction->face->block->unit;
-        $names = SeamName::all($plan->construction);
         $tolerance = $block->tolerance($unit);
-        $classes = $plan->construction->classes;
-        $isFlipped = static fn (JoinSheet $sheet): bool => $sheet->join->tie !== null && $classes[$sheet->join->tie->unitClass]->members[0]->cell->unit instanceof FlippedCornersUnit;
-        $told = JoinsDocument::of($plan, $drift, $takeUp);
-        return array_map(static fn (JoinSheet $sheet, array $open, SeamName $name): array => [
+        $tie = $sheet->join->tie;
+        $isFlipped = $tie !== null && $plan->construction->classes[$tie->unitClass]->members[0]->cell->unit instanceof FlippedCornersUnit;
+        $open = JoinsDocument::join($plan, $sheet);
+
+        return [
             ...$open,
             'finished' => Amount::rounded($sheet->finished, $unit),
             'raw' => array_map(static fn (float $length): string => Amount::rounded($length, $unit), $sheet->raw),
@@ -82,11 +108,11 @@ final class JoinsStationDocument
             'rightName' => $name->right,
             'times' => count($name->pressedToo),
             'meant' => array_map(Amount::text(...), Remedy::rawSize($plan, $sheet->join->id)),
-            'measured' => $block->measuredNow()[$sheet->join->id] ?? null,
+            'measured' => $measured[$sheet->join->id] ?? null,
             'isFirst' => min([$sheet->join->id, ...$name->pressedToo]) === $sheet->join->id,
             'patches' => $sheet->join->patchIds(),
             'risk' => Hold::risk($sheet, $tolerance),
-            'notes' => Hold::notes($sheet, $isFlipped($sheet), $unit, [$name->left, $name->right]),
+            'notes' => Hold::notes($sheet, $isFlipped, $unit, [$name->left, $name->right]),
             'ends' => array_map(static fn (JoinEnd $end, string $where): array => [
                 'name' => $where,
                 'reach' => $end->reach,
@@ -104,6 +130,6 @@ final class JoinsStationDocument
                 'feed' => Hold::feedWords($mark, [$name->left, $name->right]),
                 'verdict' => $mark->miss === null ? null : $tolerance->verdict($mark->miss)->value,
             ], $sheet->marks, $open['marks']),
-        ], $drift->sheets, $told['joins'], $names);
+        ];
     }
 }

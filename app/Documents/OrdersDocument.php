@@ -22,16 +22,17 @@ use KeenSeam\Core\Geometry\Point;
 final class OrdersDocument
 {
     /**
+     * @param array<string, mixed>    $face   as it is drawn
      * @param array<array-key, mixed> $orders as told by orders()
      *
      * @return array<string, mixed>
      */
-    public static function of(ShelfBlock $block, Face $face, array $orders): array
+    public static function of(ShelfBlock $block, array $face, array $orders): array
     {
         return [
             'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
             'chosen' => $block->order->value,
-            'face' => FaceDocument::of($face),
+            'face' => $face,
             ...$orders,
         ];
     }

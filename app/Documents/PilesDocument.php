@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use App\Models\ShelfBlock;
+use App\Workings\WorkingOut;
 use KeenSeam\Core\Assembly\EqualPart;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Guide\Comparison;
@@ -19,11 +20,13 @@ final class PilesDocument
      *
      * @return array<string, mixed>
      */
-    public static function of(ShelfBlock $block, PressingPlan $now, array $splits): array
+    public static function of(ShelfBlock $block, WorkingOut $working, array $splits): array
     {
+        $now = $working->planWithoutLocks();
+
         return [
             'gains' => self::gains($block, $now, $splits),
-            'twoPiles' => self::inTwoPiles($block, $now),
+            'twoPiles' => self::inTwoPiles($working->facts()->twoPiles(), $now),
             'equalParts' => $block->equal_parts->value,
             'parts' => array_map(static fn (EqualPart $part): array => [
                 'label' => $part->label,
@@ -54,10 +57,14 @@ final class PilesDocument
         return $gains;
     }
 
-    /** @return list<array{class: string, text: string}> */
-    private static function inTwoPiles(ShelfBlock $block, PressingPlan $now): array
+    /**
+     * @param list<int> $classes
+     *
+     * @return list<array{class: string, text: string}>
+     */
+    private static function inTwoPiles(array $classes, PressingPlan $now): array
     {
-        $split = array_filter($now->construction->classes, static fn (UnitClass $class): bool => in_array($class->label(), $block->twoPilesNow(), true));
+        $split = array_intersect_key($now->construction->classes, array_flip($classes));
 
         return array_values(array_map(static fn (UnitClass $class): array => [
             'class' => $class->label(),

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
-use App\Plans\PressStation;
+use App\Models\ShelfBlock;
+use App\Workings\WorkingOut;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\SeamName;
@@ -16,25 +17,26 @@ use KeenSeam\Core\Pressing\Back;
 use KeenSeam\Core\Pressing\Flap;
 use KeenSeam\Core\Pressing\HabitWarning;
 use KeenSeam\Core\Pressing\Junction;
-use KeenSeam\Core\Pressing\Locks;
 use KeenSeam\Core\Pressing\MatchReport;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
 
-/** Everything the press station draws: the faces, the seams and crossings, the figures and the steps. */
+/** Everything the press station draws: the faces, the seams and crossings, the figures and the steps; and what changed of it. */
 final class PressDocument
 {
-    /** @return array<string, mixed> */
-    public static function of(PressStation $station): array
+    /**
+     * All that follows from the plan alone.
+     *
+     * @return array<string, mixed>
+     */
+    public static function ofPlan(PressingPlan $plan): array
     {
-        $plan = $station->shown;
         $face = $plan->construction->face;
 
         return [
-            'block' => ['id' => $station->block->id, 'name' => $station->block->name, 'version' => $station->block->version],
             'face' => FaceDocument::of($face),
             'units' => count($face->whole->parts),
-            'joins' => self::joins($plan, $station->locks, $station->block->progress($plan->construction)),
+            'joins' => self::joins($plan),
             'crossings' => self::crossings($plan),
             'junctions' => self::junctions($plan),
             'flaps' => self::flaps($plan, Back::of($plan->construction, $plan->pressing)),
@@ -43,9 +45,6 @@ final class PressDocument
                 'runsStraightOn' => $warning->runsStraightOn,
             ], HabitWarning::allIn($plan->construction)),
             'totals' => self::figures($plan),
-            'withoutLocks' => self::figures($station->withoutLocks),
-            'locks' => count($station->locks->all),
-            'rest' => $station->block->rest->value,
             'steps' => array_map(static fn (Step $step): array => [
                 'do' => $step->do->value,
                 'joins' => $step->joins,
@@ -53,27 +52,56 @@ final class PressDocument
                 'title' => $step->title,
                 'text' => $step->text,
             ], PlanSteps::of($plan)),
-            'stepsDone' => self::stepsDone($station),
-            'seamsSewn' => count($station->block->progress($plan->construction)->sewn),
-            'order' => $station->block->order->value,
-            'style' => $station->block->style->value,
-            'proved' => $station->withoutLocks->proved,
         ];
     }
 
-    /** How many of the plan's steps are done before the first that is not. */
-    private static function stepsDone(PressStation $station): int
+    /**
+     * What besides the plan belongs to the block and its quilter.
+     *
+     * @return array<string, mixed>
+     */
+    public static function ofBlock(ShelfBlock $block, WorkingOut $working): array
     {
-        $progress = $station->block->progress($station->shown->construction);
+        $facts = $working->facts();
+        $progress = $facts->progress();
+        $head = $working->planHead();
+        $best = $working->headWithoutLocks();
+        $locks = $facts->locks();
+
+        return [
+            'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
+            'plan' => $head->content,
+            'withoutLocks' => $best->figures,
+            'proved' => $head->proved,
+            'bestProved' => $best->proved,
+            'locks' => count($locks),
+            'locksAsleep' => $facts->locksAsleep(),
+            'locked' => $locks === [] ? [] : array_values(array_filter(array_keys($head->pressing->directions), $working->locks()->hold(...))),
+            'pressed' => array_keys($progress->pressed),
+            'rest' => $block->rest->value,
+            'stepsDone' => $progress->sewn === [] ? 0 : self::stepsDone($working->planSteps(), $progress),
+            'seamsSewn' => count($progress->sewn),
+            'order' => $block->order->value,
+            'style' => $block->style->value,
+        ];
+    }
+
+    /**
+     * How many of the plan's steps are done before the first that is not.
+     *
+     * @param list<Step> $steps
+     */
+    private static function stepsDone(array $steps, WorkProgress $progress): int
+    {
         $done = 0;
-        foreach (PlanSteps::of($station->shown) as $step) {
+        foreach ($steps as $step) {
             if ($step->do !== StepKind::LayOut && ! $progress->isDone($step)) {
                 break;
             }
             ++$done;
         }
 
-        return $progress->sewn === [] ? 0 : $done;
+        return $done;
     }
 
     /**
@@ -100,7 +128,7 @@ final class PressDocument
     }
 
     /** @return list<array<string, mixed>> */
-    private static function joins(PressingPlan $plan, Locks $locks, WorkProgress $progress): array
+    private static function joins(PressingPlan $plan): array
     {
         $lattice = $plan->construction->face->lattice;
 
@@ -117,8 +145,6 @@ final class PressDocument
             'leftSide' => $join->leftSide,
             'press' => array_map(static fn (PressDirection $press): string => $press->value, $plan->pressing->of($join)),
             'divisions' => array_map(static fn ($match): array => FaceDocument::point($match->at, $lattice), $join->matchPoints()),
-            'locked' => $locks->hold($join->id),
-            'isPressed' => isset($progress->pressed[$join->id]),
             'patches' => $join->patchIds(),
         ], $plan->construction->joins, SeamName::all($plan->construction));
     }

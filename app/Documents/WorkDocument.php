@@ -7,7 +7,10 @@ namespace App\Documents;
 use App\Models\ShelfBlock;
 use App\Work\Work;
 use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Block\Cell;
+use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\Take;
 use KeenSeam\Core\Guide\TakenUnits;
@@ -18,7 +21,7 @@ use KeenSeam\Core\Matching\RawEdges;
 use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Pressing\Back;
-use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\PressingPlan;
 
 /** The work at the machine: all steps with what is done of them, and one step as it lies in the hand. */
 final class WorkDocument
@@ -26,8 +29,6 @@ final class WorkDocument
     /** @return array<string, mixed> */
     public static function of(Work $work, ShelfBlock $block): array
     {
-        $progress = $work->progress;
-
         return [
             'steps' => array_map(static fn (Step $step): array => [
                 'key' => $step->key(),
@@ -37,58 +38,82 @@ final class WorkDocument
                 'text' => $step->text,
                 'caution' => $step->do->caution(),
                 'times' => $step->times,
-                'due' => $progress->due[$step->key()] ?? $step->times,
-                'counted' => $progress->counted($step),
                 'joins' => $step->joins,
-                'open' => $progress->open($step),
                 'patches' => $step->patchIds,
                 'size' => $step->size,
-                'isDone' => $progress->isDone($step),
-            ], $work->steps),
-            'sewn' => $progress->sewn,
-            'plan' => self::planKey($work),
+                ...self::state($work, $step),
+            ], $work->pedal->steps),
+            'sewn' => $work->progress->sewn,
+            'plan' => $work->pedal->plan,
             'blocks' => $work->blocks,
             'chain' => $block->chain->value,
             'pausedAt' => $block->paused_at,
         ];
     }
 
-    /** Another one where any seam is pressed otherwise: then pictures that were fetched before are no longer true. */
-    private static function planKey(Work $work): string
+    /**
+     * What is otherwise than before. Where the plan became another one, that is told only, and all is asked for anew.
+     *
+     * @return array<string, mixed>
+     */
+    public static function changed(Work $before, Work $after, ShelfBlock $block): array
     {
-        $presses = array_map(static fn (array $directions): string => implode(' ', array_map(static fn (PressDirection $direction): string => $direction->value, $directions)), $work->plan->pressing->directions);
+        $states = [];
+        foreach ($before->pedal->steps as $step) {
+            $state = self::state($after, $step);
+            if ($state !== self::state($before, $step)) {
+                $states[] = ['key' => $step->key(), ...$state];
+            }
+        }
 
-        return substr(md5(implode(',', $presses)), 0, 12);
+        return [
+            'steps' => $states,
+            'sewn' => array_values(array_diff($after->progress->sewn, $before->progress->sewn)),
+            'opened' => array_values(array_diff($before->progress->sewn, $after->progress->sewn)),
+            'plan' => $after->pedal->plan,
+            'pausedAt' => $block->paused_at,
+        ];
+    }
+
+    /** @return array{due: int, counted: int, open: list<int>, isDone: bool} how far a step is */
+    private static function state(Work $work, Step $step): array
+    {
+        return [
+            'due' => $work->progress->due[$step->key()] ?? $step->times,
+            'counted' => $work->progress->counted($step),
+            'open' => $work->progress->open($step),
+            'isDone' => $work->progress->isDone($step),
+        ];
     }
 
     /** @return array<string, mixed> what is needed to draw one step */
     public static function step(Work $work, Step $step, ShelfBlock $block, Fraction $takeUp): array
     {
-        $construction = $work->plan->construction;
+        $plan = $work->working->plan();
+        $construction = $plan->construction;
         $takes = Take::forStep($construction, $step);
         $edges = new RawEdges($construction);
         $join = $takes[0]->joins[0] ?? null;
         $isLong = $join !== null && $join->tie === null && $join->matchPoints() !== [];
 
         return [
-            'shown' => self::shown($work, $step, $edges),
-            'takes' => array_map(static fn (Take $take): array => self::take($work, $take, $edges), $takes),
-            'ruler' => $isLong ? self::ruler($work, $block, $takeUp, $join) : null,
-            'lookTwice' => $join !== null && $join->tie === null ? self::lookTwice($work, $step) : [],
+            'shown' => self::shown($plan, $step, $edges),
+            'takes' => array_map(static fn (Take $take): array => self::take($construction, $take, $edges), $takes),
+            'ruler' => $isLong ? self::ruler($work, $plan, $block, $takeUp, $join) : null,
+            'lookTwice' => $join !== null && $join->tie === null ? self::lookTwice($construction, $step) : [],
         ];
     }
 
     /** @return list<array<string, mixed>> what the step makes, as it lies after pressing: one of each kind of unit, a row, the rows so far */
-    private static function shown(Work $work, Step $step, RawEdges $edges): array
+    private static function shown(PressingPlan $plan, Step $step, RawEdges $edges): array
     {
-        $plan = $work->plan;
         $made = array_map(static fn (int $join): Join => $plan->construction->joins[$join], $step->made);
         // What another of them holds is seen in that one.
         $whole = array_values(array_filter($made, static fn (Join $one): bool => array_filter($made, static fn (Join $other): bool => $other !== $one && array_diff($one->patchIds(), $other->patchIds()) === []) === []));
 
         return $made === [] ? [['patches' => $step->patchIds, 'raw' => [], 'flaps' => [], 'size' => null]] : array_map(static fn (Join $join): array => [
             'patches' => $join->patchIds(),
-            'raw' => self::raw($work, $join, $edges),
+            'raw' => self::raw($plan->construction, $join, $edges),
             'flaps' => PressDocument::flaps($plan, Back::of($plan->construction, $plan->pressing, $join)),
             // A unit is larger until it is squared up.
             'size' => $join->tie === null && $join->outline()->isUprightRectangle() ? array_map(Amount::text(...), Remedy::rawSize($plan, $join->id)) : null,
@@ -96,13 +121,13 @@ final class WorkDocument
     }
 
     /** @return array<string, mixed> */
-    private static function take(Work $work, Take $take, RawEdges $edges): array
+    private static function take(Construction $construction, Take $take, RawEdges $edges): array
     {
-        $lattice = $work->plan->construction->face->lattice;
+        $lattice = $construction->face->lattice;
 
         return [
             'pieces' => array_map(static fn (Assembly $piece): array => $piece->patchIds(), $take->pieces),
-            'raw' => array_map(static fn (Assembly $piece): array => self::raw($work, $piece, $edges), $take->pieces),
+            'raw' => array_map(static fn (Assembly $piece): array => self::raw($construction, $piece, $edges), $take->pieces),
             'seams' => array_map(static fn (Join $join): array => [
                 'from' => FaceDocument::point($join->seam->from, $lattice),
                 'to' => FaceDocument::point($join->seam->to, $lattice),
@@ -111,9 +136,9 @@ final class WorkDocument
     }
 
     /** @return list<array<string, mixed>> its patches out to the raw edge */
-    private static function raw(Work $work, Assembly $part, RawEdges $edges): array
+    private static function raw(Construction $construction, Assembly $part, RawEdges $edges): array
     {
-        $face = $work->plan->construction->face;
+        $face = $construction->face;
         $shown = $edges->patches($part);
 
         return array_map(static fn (int $id, array $corners): array => [
@@ -124,23 +149,24 @@ final class WorkDocument
     }
 
     /** @return array<string, mixed> */
-    private static function ruler(Work $work, ShelfBlock $block, Fraction $takeUp, Join $join): array
+    private static function ruler(Work $work, PressingPlan $plan, ShelfBlock $block, Fraction $takeUp, Join $join): array
     {
-        $unit = $work->plan->construction->face->block->unit;
-        $drift = new Drift($work->plan, $takeUp, $block->square_up, [], $block->measuredSizes($unit));
+        $unit = $plan->construction->face->block->unit;
+        $facts = $work->working->facts();
+        $drift = Drift::at($plan, $takeUp, $block->square_up, $join, $facts->measuredIn($unit));
 
-        return JoinsStationDocument::joins($block, $work->plan, $drift, $takeUp)[$join->id];
+        return JoinsStationDocument::join($block, $facts->measured(), $plan, $drift->sheets[0], SeamName::all($plan->construction)[$join->id]);
     }
 
     /** @return list<array<string, mixed>> units taken in by the step that could lie turned without the eye catching it */
-    private static function lookTwice(Work $work, Step $step): array
+    private static function lookTwice(Construction $construction, Step $step): array
     {
         $units = [];
-        foreach (TakenUnits::by($work->plan->construction, $step->joins) as $unit) {
+        foreach (TakenUnits::by($construction, $step->joins) as $unit) {
             $units[$unit->cell->row.' '.$unit->cell->column] = ['ratio' => $unit->ratio(), 'patch' => $unit->patches()[0]->id];
         }
-        $found = array_filter(Impostors::allIn($work->plan->construction), static fn (Impostors $one): bool => isset($units[$one->cell->row.' '.$one->cell->column]));
+        $found = Impostors::ofCells($construction, static fn (Cell $cell): bool => isset($units[$cell->row.' '.$cell->column]));
 
-        return array_map(static fn (Impostors $one): array => ['row' => $one->cell->row, 'column' => $one->cell->column, ...$units[$one->cell->row.' '.$one->cell->column], ...ImpostorDocument::of($one)], array_values($found));
+        return array_map(static fn (Impostors $one): array => ['row' => $one->cell->row, 'column' => $one->cell->column, ...$units[$one->cell->row.' '.$one->cell->column], ...ImpostorDocument::of($one)], $found);
     }
 }

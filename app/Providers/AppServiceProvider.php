@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Shelf\ShelfConnector;
+use App\Workings\KeptParts;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\ServiceProvider;
 
@@ -13,6 +14,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ShelfConnector::class);
+        $this->app->singleton(KeptParts::class);
     }
 
     public function boot(): void

@@ -13,7 +13,10 @@ use Illuminate\Support\Facades\DB;
 /** Every change to a layout, kept with the block so that it can be taken back in any later session. */
 final class History
 {
-    /** What a change may touch, and an undo puts back. */
+    /**
+     * What a change may touch, and an undo puts back. Those after the layout are of changes kept by earlier versions, which
+     * told seams by their numbers and forgot what was said of them.
+     */
     private const STATE = [...self::LAYOUT, 'locks', 'two_piles', 'steps_done', 'measured_parts'];
 
     private const LAYOUT = ['name', 'document', 'meant', 'swatches', 'picture'];

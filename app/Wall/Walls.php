@@ -8,7 +8,7 @@ use App\BlockFiles\BlockDoor;
 use App\BlockFiles\BlockFileReader;
 use App\Documents\WallDocument;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
+use App\Workings\Workings;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Block\BlockFile;
@@ -21,7 +21,7 @@ use KeenSeam\Core\Layout\Wall;
 final readonly class Walls
 {
     public function __construct(
-        private BlockPlans $plans,
+        private Workings $workings,
         private BlockFileReader $reader,
     ) {}
 
@@ -32,7 +32,7 @@ final readonly class Walls
      */
     public function open(ShelfBlock $block, string $path): Wall
     {
-        return Wall::of($this->plans->block($block), self::path($path));
+        return Wall::of($this->workings->of($block)->design(), self::path($path));
     }
 
     /**
@@ -59,10 +59,13 @@ final readonly class Walls
         return WallDocument::of($block, $wall, $face ?? Face::of($wall->opened()), $block->picture === null ? null : $this->reader->readAgain($block->picture));
     }
 
-    public function save(ShelfBlock $block, int $seenVersion, Wall $wall, string $words): void
+    public function save(ShelfBlock $block, int $seenVersion, Wall $wall, string $words, Face $face): void
     {
         $text = json_encode(BlockFileWriter::write($wall->block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
-        History::record($block, $seenVersion, $words, $this->plans->changesWith($block, $wall->block->name, $text));
+        History::record($block, $seenVersion, $words, $this->workings->of($block)->changesWith($wall->block->name, $text));
+        if ($wall->opened() === $wall->block) {
+            $this->workings->of($block)->keepFace($face);
+        }
     }
 
     /**
@@ -72,10 +75,10 @@ final readonly class Walls
      */
     public function step(ShelfBlock $block, int $seenVersion, int $by): void
     {
-        History::step($block, $seenVersion, $by, function (ShelfBlock $changed) use ($block): array {
-            BlockDoor::workedOut($this->plans->block($changed));
+        History::step($block, $seenVersion, $by, function (ShelfBlock $changed): array {
+            BlockDoor::workedOut($this->workings->of($changed)->design());
 
-            return $this->plans->endsWith($block, $changed);
+            return [];
         });
     }
 

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Work;
 
+use App\Workings\Pedal;
+use App\Workings\WorkingOut;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\WorkProgress;
-use KeenSeam\Core\Pressing\PressingPlan;
 
 /** The steps of a block and how far they are done. */
 final readonly class Work
 {
-    /** @param list<Step> $steps */
     public function __construct(
-        public PressingPlan $plan,
-        public array $steps,
+        public WorkingOut $working,
+        public Pedal $pedal,
         public WorkProgress $progress,
         public int $blocks,
     ) {}
@@ -22,8 +22,9 @@ final readonly class Work
     /** @throws WorkNotPossible */
     public function step(string $key): Step
     {
-        foreach ($this->steps as $step) {
-            if ($step->key() === $key) {
+        foreach ($this->pedal->steps as $step) {
+            // A key that waited in a browser since steps were told by numbers still finds its step.
+            if ($step->key() === $key || $step->keyByNumbers() === $key) {
                 return $step;
             }
         }
@@ -32,22 +33,20 @@ final readonly class Work
 
     public function with(WorkProgress $progress): self
     {
-        return new self($this->plan, $this->steps, $progress, $this->blocks);
+        return new self($this->working, $this->pedal, $progress, $this->blocks);
     }
 
     public function stepsDone(): int
     {
-        return count(array_filter($this->steps, $this->progress->isDone(...)));
+        return count(array_filter($this->pedal->steps, $this->progress->isDone(...)));
     }
 
     /** The join that makes a part, by the part's patches. */
     public function joinOf(int ...$patches): ?int
     {
         sort($patches);
-        foreach ($this->plan->construction->joins as $join) {
-            $ids = $join->patchIds();
-            sort($ids);
-            if ($ids === $patches) {
+        foreach ($this->working->construction()->joins as $join) {
+            if ($join->patchIds() === $patches) {
                 return $join->id;
             }
         }

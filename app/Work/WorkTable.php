@@ -4,72 +4,36 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Cutting\CuttingChoices;
-use App\Models\Habit;
 use App\Models\ShelfBlock;
 use App\Models\WorkEvent;
-use App\Plans\BlockPlans;
 use App\Wall\EditFields;
+use App\Workings\Workings;
 use Illuminate\Support\Facades\DB;
 use KeenSeam\Core\Guide\Deed;
 use KeenSeam\Core\Guide\MeasureVerdict;
-use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Guide\TakenUnits;
 use KeenSeam\Core\Guide\UnpickCause;
-use KeenSeam\Core\Guide\WorkProgress;
-use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Making\CutNotPossible;
-use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Matching\MeasuredNotLikely;
 use KeenSeam\Core\Matching\SeamsAcross;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
 use KeenSeam\Core\Measure\Length;
-use KeenSeam\Core\Pressing\PressingPlan;
 
 /** Keeps what is told from the machine: each key once, in order, and nothing of it lost. */
 final readonly class WorkTable
 {
-    public function __construct(private BlockPlans $plans) {}
+    public function __construct(private Workings $workings) {}
 
     /** @throws KeenSeamProblem when the block cannot be sewn in its order */
     public function of(ShelfBlock $block): Work
     {
-        $plan = $this->plans->press($block)->shown;
-        $choices = CuttingChoices::from($block->cutting);
-        try {
-            $steps = WorkSteps::of($plan, $choices->question($plan->construction->face->block->unit, Habit::margin()), $block->chain, $choices->mayChangeSeams() ? $this->plans->drawn($block) : null);
-        } catch (CutNotPossible) {
-            // A way that was chosen for a unit which is another one by now.
-            $steps = WorkSteps::of($plan, new CutQuestion($choices->blocks), $block->chain, $choices->mayChangeSeams() ? $this->plans->drawn($block) : null);
-        }
+        $working = $this->workings->of($block);
 
-        $progress = $block->work === [] ? self::counted($plan, $steps, $block->stepsDoneNow()) : $block->progress($plan->construction);
-
-        return new Work($plan, $steps, $progress, $choices->blocks);
-    }
-
-    /**
-     * Progress that was kept as a count of the plan's own steps, as older shelves have it.
-     *
-     * @param list<Step> $steps
-     */
-    private static function counted(PressingPlan $plan, array $steps, int $count): WorkProgress
-    {
-        $progress = new WorkProgress();
-        foreach (array_slice(PlanSteps::of($plan), 0, $count) as $step) {
-            $progress = $progress->with($step, $plan->pressing);
-        }
-        $started = array_filter($steps, static fn (Step $step): bool => $step->joins !== [] && $progress->open($step) === []);
-        foreach (array_slice($steps, 0, (int) array_key_last($started)) as $step) {
-            $progress = $step->joins === [] ? $progress->with($step, $plan->pressing) : $progress;
-        }
-
-        return $progress;
+        return new Work($working, $working->pedal(), $working->facts()->progress(), $working->choices()->blocks);
     }
 
     /**
@@ -77,16 +41,15 @@ final readonly class WorkTable
      *
      * @param list<array<array-key, mixed>> $events
      *
-     * @return list<array{id: string, of: string, message: string, isRefused: bool}> what there is to say to some of them, and of which part
+     * @return array{Work, list<array{id: string, of: string, message: string, isRefused: bool}>} the work before it, and what there is to say to some of them, and of which part
      */
     public function tell(ShelfBlock $block, array $events): array
     {
-        $work = $this->of($block);
-        $signature = KeptProgress::signature($work->plan->construction);
+        $before = $this->of($block);
 
-        return DB::transaction(static function () use ($block, $events, $work, $signature): array {
+        return DB::transaction(static function () use ($block, $events, $before): array {
             $block->refresh();
-            $work = $block->work === [] ? $work : $work->with($block->progress($work->plan->construction));
+            $before = $work = $before->with($before->working->facts()->progress());
             $said = [];
             foreach ($events as $event) {
                 $fields = new EditFields($event);
@@ -107,9 +70,9 @@ final readonly class WorkTable
                 WorkEvent::query()->create(['shelf_block_id' => $block->id, 'uuid' => $uuid, 'kind' => $fields->text('do'), 'data' => $data, 'at' => $at]);
             }
             // Not a new version: steps done never stand against a change made in another window.
-            $block->keepWork($signature, KeptProgress::toArray($work->progress), $work->stepsDone());
+            $block->keepWork($work->working->facts()->withProgress($work->progress, array_map(static fn (Step $step): string => $step->key(), $work->pedal->steps)), $work->stepsDone());
 
-            return $said;
+            return [$before, $said];
         });
     }
 
@@ -126,13 +89,13 @@ final readonly class WorkTable
             return self::unpicked($work, $fields);
         }
         if ($deed === Deed::Paused || $deed === Deed::Resumed) {
-            $next = $work->progress->next($work->steps);
+            $next = $work->progress->next($work->pedal->steps);
 
-            return [$work, $next === null || $deed === Deed::Resumed ? [] : ['times' => 0] + self::logged($work, $work->steps[$next]), ''];
+            return [$work, $next === null || $deed === Deed::Resumed ? [] : ['times' => 0] + self::logged($work, $work->pedal->steps[$next]), ''];
         }
         $step = $work->step($fields->text('step'));
         $data = self::logged($work, $step);
-        $pressing = $work->plan->pressing;
+        $pressing = $work->pedal->pressing;
 
         return match ($deed) {
             Deed::Done => [$work->with($work->progress->with($step, $pressing)), $data, ''],
@@ -150,7 +113,7 @@ final readonly class WorkTable
      */
     private static function unpicked(Work $work, EditFields $fields): array
     {
-        $construction = $work->plan->construction;
+        $construction = $work->working->construction();
         $join = $fields->number('join');
         $cause = $fields->choice('cause', UnpickCause::class);
         $blocks = $fields->has('blocks') ? $fields->number('blocks') : 1;
@@ -164,7 +127,7 @@ final readonly class WorkTable
         $units = TakenUnits::named(TakenUnits::by($construction, [$join]));
 
         return [
-            $work->with($work->progress->unpicked($construction, $join, $work->steps, $blocks, $work->blocks)),
+            $work->with($work->progress->unpicked($construction, $join, $work->pedal->steps, $blocks, $work->blocks)),
             ['join' => $join, 'title' => SeamName::all($construction)[$join]->title, 'cause' => $cause->value, 'seams' => count($opened) * $blocks, 'blocks' => $blocks, 'units' => $units],
             '',
         ];
@@ -202,7 +165,8 @@ final readonly class WorkTable
      */
     private static function measured(ShelfBlock $block, Work $work, Step $step, EditFields $fields, array $data): array
     {
-        $kept = $work->plan->construction->face->block;
+        $plan = $work->working->plan();
+        $kept = $plan->construction->face->block;
         $unit = $kept->unit;
         $join = $step->sets === [] ? null : $work->joinOf(...$step->sets[0]);
         if ($join === null || $step->size === null) {
@@ -214,23 +178,24 @@ final readonly class WorkTable
             $size[$i] = $fields->length(['width', 'height'][$i], $unit)->in($unit);
             MeasuredNotLikely::unlessNear($size[$i]->toFloat(), Length::parse($step->size[$i], $unit)->in($unit)->toFloat(), $side, $unit);
         }
-        $made = $work->plan->construction->joins[$join];
+        $facts = $work->working->facts();
+        $made = $plan->construction->joins[$join];
         $isUnit = $made->tie !== null && $block->square_up === SquareUp::Units;
         $verdict = MeasureVerdict::of(
-            $work->plan,
+            $plan,
             TakeUp::readOrIdeal($block->take_up, $kept),
             $block->square_up,
-            $block->measuredSizes($unit),
+            $facts->measuredIn($unit),
             $block->tolerance($unit),
             $join,
             [$size[0]->toFloat(), $size[1]->toFloat()],
         );
         // A unit that is too large is not so any more once it is squared up.
         $lasting = static fn (int $i): string => $isUnit && $size[$i]->compareTo(Length::parse($step->size[$i], $unit)->in($unit)) > 0 ? $step->size[$i] : $texts[$i];
-        $block->measure($join, [$lasting(0), $lasting(1)]);
+        $block->measured_parts = $facts->withMeasured($join, [$lasting(0), $lasting(1)]);
 
         return [
-            $work->with($work->progress->with($step, $work->plan->pressing)),
+            $work->with($work->progress->with($step, $work->pedal->pressing)),
             $data + [
                 'width' => $texts[0],
                 'height' => $texts[1],
@@ -247,8 +212,6 @@ final readonly class WorkTable
     /** @return array{step: string, title: string, does: string, place: string, times: int, open: list<int>, seams: int, madeUnit: string|null} */
     private static function logged(Work $work, Step $step): array
     {
-        $class = array_filter($work->plan->construction->classes, static fn ($class): bool => $class->label() === $step->unitClass);
-
         return [
             'step' => $step->key(),
             'title' => $step->title,
@@ -257,7 +220,7 @@ final readonly class WorkTable
             'times' => $work->progress->left($step),
             'open' => $step->do === StepKind::Join || $step->do === StepKind::Press ? $work->progress->open($step) : [],
             'seams' => count($step->joins),
-            'madeUnit' => $step->do === StepKind::SquareUp && $class !== [] ? array_values($class)[0]->members[0]->cell->unit->plural() : null,
+            'madeUnit' => $step->do === StepKind::SquareUp ? ($work->pedal->plurals[$step->unitClass ?? ''] ?? null) : null,
         ];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Guide;
 
+use KeenSeam\Core\Assembly\SeamPlaces;
+
 /** One thing to do at the machine, the iron or the table. */
 final readonly class Step
 {
@@ -17,6 +19,7 @@ final readonly class Step
      * @param string|null                $unitClass label of the class of units it is done to
      * @param list<list<int>>            $sets      patches of each part that is squared up or measured
      * @param array{string, string}|null $size      raw width and height that each of them must have, in the block's unit
+     * @param string|null                $place     tells the step by where its seams and patches lie
      */
     public function __construct(
         public StepKind $do,
@@ -29,10 +32,27 @@ final readonly class Step
         public ?string $unitClass = null,
         public array $sets = [],
         public ?array $size = null,
+        private ?string $place = null,
     ) {}
+
+    /** The same step, told by where it is done: its key is then the same whatever numbers the joins have. */
+    public function at(SeamPlaces $places): self
+    {
+        $joins = static fn (array $ids): string => implode(',', array_map(static fn (int $id): string => $places->places[$id], $ids));
+        $patches = static fn (array $ids): string => implode(',', array_map($places->ofPatch(...), $ids));
+        $place = implode('/', [$joins($this->joins), $patches($this->patchIds), $joins($this->made), implode(';', array_map($patches, $this->sets))]);
+
+        return new self($this->do, $this->joins, $this->patchIds, $this->made, $this->title, $this->text, $this->times, $this->unitClass, $this->sets, $this->size, substr(md5($place), 0, 12));
+    }
 
     /** The same for the same step of the same block, however the rest is planned. */
     public function key(): string
+    {
+        return $this->place === null ? $this->keyByNumbers() : $this->do->value.'-'.$this->place;
+    }
+
+    /** As steps were told before they were told by place: what was stored then is found by it. */
+    public function keyByNumbers(): string
     {
         return $this->do->value.'-'.substr(md5(implode('/', [implode(',', $this->joins), implode(',', $this->patchIds), implode(',', $this->made), implode(';', array_map(static fn (array $set): string => implode(',', $set), $this->sets))])), 0, 12);
     }

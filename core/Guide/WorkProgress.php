@@ -13,6 +13,9 @@ use KeenSeam\Core\Pressing\Pressing;
 /** How far a block has come: which joins are sewn and how they were pressed, and what else is done. */
 final readonly class WorkProgress
 {
+    /** @var array<int, int> joins that are sewn, as keys */
+    private array $isSewn;
+
     /**
      * @param list<int>                                  $sewn      ids of joins
      * @param array<int, non-empty-list<PressDirection>> $pressed   by join, as they really lie
@@ -28,7 +31,9 @@ final readonly class WorkProgress
         public array $due = [],
         public array $counted = [],
         public array $elsewhere = [],
-    ) {}
+    ) {
+        $this->isSewn = array_flip($sewn);
+    }
 
     public function isDone(Step $step): bool
     {
@@ -41,9 +46,9 @@ final readonly class WorkProgress
     /** @return list<int> joins of the step that are still to be sewn or pressed */
     public function open(Step $step): array
     {
-        $ready = $step->do === StepKind::Press ? array_keys($this->pressed) : $this->sewn;
+        $ready = $step->do === StepKind::Press ? $this->pressed : $this->isSewn;
 
-        return array_values(array_diff($step->joins, $ready));
+        return array_values(array_filter($step->joins, static fn (int $join): bool => ! isset($ready[$join])));
     }
 
     /** How often a step is still to be done. */

@@ -37,14 +37,31 @@ final readonly class Impostors
     }
 
     /**
-     * @internal
+     * The same of some cells only.
+     *
+     * @param \Closure(Cell): bool $isAsked
      *
      * @return list<self>
      */
-    public static function among(CellPictures $pictures, Construction $construction): array
+    public static function ofCells(Construction $construction, \Closure $isAsked): array
+    {
+        return self::among(new CellPictures($construction->face), $construction, $isAsked);
+    }
+
+    /**
+     * @internal
+     *
+     * @param (\Closure(Cell): bool)|null $isAsked
+     *
+     * @return list<self>
+     */
+    public static function among(CellPictures $pictures, Construction $construction, ?\Closure $isAsked = null): array
     {
         $impostors = $known = [];
         foreach (self::firstSides($pictures->units, $construction) as $cell => $side) {
+            if ($isAsked !== null && ! $isAsked($pictures->units[$cell]->cell)) {
+                continue;
+            }
             $now = $pictures->units[$cell]->cell->placement;
             $name = $pictures->unitName($cell).' '.$now->turn->value.($now->mirrored ? 'm ' : ' ').$side->value;
             [$placements, $shown] = $known[$name] ??= self::lookingRight($pictures, $cell, $side);

@@ -25,7 +25,7 @@ use KeenSeam\Core\Pressing\PressingPlan;
  */
 final class Drift
 {
-    /** @var list<JoinSheet> by join id */
+    /** @var list<JoinSheet> by join id; of the join that was asked for, where only one was */
     public readonly array $sheets;
 
     /** @var array{float, float} raw width and height of the block as it comes out, in its unit */
@@ -59,14 +59,16 @@ final class Drift
      * @param array<int, float>               $errors   by join: what this seam takes more than the others; for seams sewn or measured apart
      * @param array<int, array{float, float}> $measured by join: raw width and height of what it made, as the quilter measured it
      * @param RawEdges|null                   $edges    of the same construction, where they are known already
+     * @param Join|null                       $only     the join that is asked for; nothing beyond what it sews together is looked at then
      */
     public function __construct(
         private readonly PressingPlan $plan,
         private readonly Fraction $takeUp,
         private readonly SquareUp $squareUp,
         private readonly array $errors = [],
-        private readonly array $measured = [],
+        public readonly array $measured = [],
         ?RawEdges $edges = null,
+        private readonly ?Join $only = null,
     ) {
         $face = $plan->construction->face;
         $this->allowance = $face->block->seamAllowance->in($face->block->unit)->toFloat();
@@ -81,10 +83,20 @@ final class Drift
         foreach ($plan->matches as $match) {
             $this->nests[$match->join][$match->at->key()] = $match->nesting;
         }
-        $whole = $this->real($plan->construction->root, null);
+        $whole = $this->real($only ?? $plan->construction->root, null);
         ksort($this->made);
         $this->sheets = array_values($this->made);
         $this->expected = $this->sizeOf($whole);
+    }
+
+    /**
+     * One join by itself: its sheet is the only one.
+     *
+     * @param array<int, array{float, float}> $measured as for the whole
+     */
+    public static function at(PressingPlan $plan, Fraction $takeUp, SquareUp $squareUp, Join $join, array $measured = []): self
+    {
+        return new self($plan, $takeUp, $squareUp, [], $measured, null, $join);
     }
 
     /** How much more a seam takes than its two allowances. */
@@ -100,7 +112,9 @@ final class Drift
         }
         [$left, $right] = [$this->real($assembly->left, $assembly->tie), $this->real($assembly->right, $assembly->tie)];
         [$leftEdge, $rightEdge] = [$left->edgeOn($assembly), $right->edgeOn($assembly)];
-        $this->made[$assembly->id] = $this->sheet($assembly, $leftEdge, $rightEdge);
+        if ($this->only === null || $assembly === $this->only) {
+            $this->made[$assembly->id] = $this->sheet($assembly, $leftEdge, $rightEdge);
+        }
         $isWholeUnit = $assembly->tie !== null && ($of === null || [$of->unitClass, $of->member] !== [$assembly->tie->unitClass, $assembly->tie->member]);
 
         $real = $isWholeUnit && $this->squareUp === SquareUp::Units

@@ -45,15 +45,18 @@ final class JoinsStationTest extends TestCase
 
     public function test_a_measured_row_changes_the_advice(): void
     {
-        $joins = $this->getJson('/api/blocks/3/joins')->json('joins');
-        $row = array_values(array_filter($joins, static fn (array $join): bool => $join['title'] === 'Row 2, seam 3'))[0];
+        $before = $this->getJson('/api/blocks/3/joins')->json();
+        $row = array_values(array_filter($before['joins'], static fn (array $join): bool => $join['title'] === 'Row 2, seam 3'))[0];
         self::assertSame(['12 1/2', '4 1/2'], $row['meant']);
-        $long = $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", ['width' => '12 3/4', 'height' => '4 1/2'], self::seen(1))->assertOk()->json();
-        self::assertSame('Trim row 2; then everything can be eased.', $long['remedy']);
-        $short = $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", ['width' => '12 1/4', 'height' => '4 1/2'], self::seen(2))->assertOk()->json();
+        $measure = function (array $size, int $version) use ($row, &$before): array {
+            return $before = self::changedInto($this->putJson("/api/blocks/3/joins/{$row['id']}/measured", $size, self::seen($version))->assertOk()->json(), $before);
+        };
+        self::assertSame('Trim row 2; then everything can be eased.', $measure(['width' => '12 3/4', 'height' => '4 1/2'], 1)['remedy']);
+        $short = $measure(['width' => '12 1/4', 'height' => '4 1/2'], 2);
         self::assertSame('Unpick row 2 and sew it narrower, or make it again; then everything can be eased.', $short['remedy']);
+        self::assertEquals($this->getJson('/api/blocks/3/joins')->json(), $short, 'what changed is all that changed');
         $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", ['width' => '1 1/2', 'height' => '4 1/2'], self::seen(3))->assertUnprocessable()->assertJson(['code' => 'measured-not-likely']);
-        $this->putJson("/api/blocks/3/joins/{$row['id']}/measured", [], self::seen(3))->assertOk()->assertJson(['remedy' => '']);
+        self::assertSame('', $measure([], 3)['remedy']);
         $this->putJson('/api/blocks/3/joins/999/measured', [], self::seen(4))->assertNotFound()->assertJson(['code' => 'join-not-known']);
     }
 

@@ -64,7 +64,7 @@ final class OrderStationTest extends TestCase
     {
         $styles = $this->getJson('/api/blocks/2/styles')->assertOk()->json('styles');
         self::assertSame(array_column(PressStyle::cases(), 'value'), array_column($styles, 'style'));
-        $open = $this->putJson('/api/blocks/2/style', ['style' => 'open'], self::seen(1))->assertOk()->json();
+        $open = self::changedInto($this->putJson('/api/blocks/2/style', ['style' => 'open'], self::seen(1))->assertOk()->json(), $this->getJson('/api/blocks/2/plan')->json());
 
         self::assertSame([9, 0], [$open['totals']['flat'], $open['totals']['nested']]);
         self::assertSame($styles[2]['figures'], $open['totals']);
@@ -77,13 +77,14 @@ final class OrderStationTest extends TestCase
         self::assertSame([[], 'apart', []], [$before['twoPiles'], $before['equalParts'], $before['parts']]);
         $gain = $before['gains'][1];
         self::assertStringContainsString('2 fewer ridge on ridge', $gain['text']);
-        $one = $this->getJson('/api/blocks/1/plan')->json('totals');
-        $two = $this->putJson('/api/blocks/1/piles', ['twoPiles' => [$gain['class']]], self::seen(1))->assertOk()->json();
+        $all = $this->getJson('/api/blocks/1/plan')->json();
+        $one = $all['totals'];
+        $two = self::changedInto($this->putJson('/api/blocks/1/piles', ['twoPiles' => [$gain['class']]], self::seen(1))->assertOk()->json(), $all);
         self::assertLessThan(self::weighed($one), self::weighed($two['totals']));
         self::assertStringContainsString('on a second pile', implode(' ', array_column($two['steps'], 'text')));
         $this->getJson('/api/blocks/1/piles')->assertJsonPath('twoPiles.0.class', $gain['class']);
 
-        $back = $this->putJson('/api/blocks/1/piles', ['twoPiles' => []], self::seen(2))->assertOk()->json();
+        $back = self::changedInto($this->putJson('/api/blocks/1/piles', ['twoPiles' => []], self::seen(2))->assertOk()->json(), $two);
         self::assertSame($one, $back['totals']);
         $this->putJson('/api/blocks/1/piles', ['twoPiles' => ['U99']], self::seen(3))->assertUnprocessable()->assertJson(['where' => '/twoPiles']);
         $this->putJson('/api/blocks/1/piles', ['equalParts' => 'both'], self::seen(3))->assertUnprocessable()->assertJson(['where' => '/equalParts']);

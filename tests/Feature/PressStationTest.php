@@ -32,20 +32,20 @@ final class PressStationTest extends TestCase
         $after = $this->flip(16, 1);
 
         self::assertNotSame($before['joins'][16]['press'], $after['joins'][16]['press']);
-        self::assertTrue($after['joins'][16]['locked']);
+        self::assertSame([16], $after['locked']);
         self::assertSame(1, $after['totals']['stacked']);
         self::assertSame($before['totals'], $after['withoutLocks']);
-        self::assertSame($after, $this->getJson('/api/blocks/2/plan')->json());
-        self::assertEquals([new Lock(16, PressDirection::from($after['joins'][16]['press'][0]))], ShelfBlock::query()->findOrFail(self::SLACK_WATER)->locksNow());
+        self::assertEquals($after, $this->getJson('/api/blocks/2/plan')->json(), 'what changed is all that changed');
+        self::assertEquals([new Lock(16, PressDirection::from($after['joins'][16]['press'][0]))], self::locks(self::SLACK_WATER));
     }
 
     public function test_releasing_brings_everything_back(): void
     {
         $before = $this->getJson('/api/blocks/2/plan')->json();
-        $this->flip(16, 1);
-        $after = $this->deleteJson('/api/blocks/2/locks/16', [], self::seen(2))->assertOk()->json();
+        $flipped = $this->flip(16, 1);
+        $after = self::changedInto($this->deleteJson('/api/blocks/2/locks/16', [], self::seen(2))->assertOk()->json(), $flipped);
 
-        self::assertSame(array_diff_key($before, ['block' => 1]), array_diff_key($after, ['block' => 1]));
+        self::assertEquals(array_diff_key($before, ['block' => 1]), array_diff_key($after, ['block' => 1]));
     }
 
     public function test_a_pile_is_flipped_and_released_as_one(): void
@@ -54,19 +54,17 @@ final class PressStationTest extends TestCase
         $pile = $station['joins'][0]['pile'];
         self::assertGreaterThan(1, count($pile));
         $after = $this->flip($pile[1], 1);
-        foreach ($pile as $join) {
-            self::assertTrue($after['joins'][$join]['locked']);
-        }
+        self::assertEqualsCanonicalizing($pile, $after['locked']);
         self::assertSame(0, $this->deleteJson("/api/blocks/2/locks/{$pile[0]}", [], self::seen(2))->json('locks'));
     }
 
     public function test_the_rest_can_follow(): void
     {
-        $this->flip(16, 1);
-        $followed = $this->putJson('/api/blocks/2/rest', ['rest' => 'follows'], self::seen(2))->assertOk()->json();
+        $flipped = $this->flip(16, 1);
+        $followed = self::changedInto($this->putJson('/api/blocks/2/rest', ['rest' => 'follows'], self::seen(2))->assertOk()->json(), $flipped);
 
         self::assertSame(0, $followed['totals']['stacked'], 'the other rows turned over with it');
-        self::assertTrue($followed['joins'][16]['locked']);
+        self::assertSame([16], $followed['locked']);
         $this->putJson('/api/blocks/2/rest', ['rest' => 'sometimes'], self::seen(3))->assertUnprocessable()->assertJson(['where' => '/rest']);
     }
 
@@ -104,8 +102,9 @@ final class PressStationTest extends TestCase
     /** @return array<string, mixed> the station after the flip */
     private function flip(int $join, int $version): array
     {
-        $now = $this->getJson('/api/blocks/2/plan')->json("joins.$join.press.0");
+        $before = $this->getJson('/api/blocks/2/plan')->json();
+        $direction = $before['joins'][$join]['press'][0] === 'left' ? 'right' : 'left';
 
-        return $this->putJson("/api/blocks/2/locks/$join", ['direction' => $now === 'left' ? 'right' : 'left'], self::seen($version))->assertOk()->json();
+        return self::changedInto($this->putJson("/api/blocks/2/locks/$join", ['direction' => $direction], self::seen($version))->assertOk()->json(), $before);
     }
 }

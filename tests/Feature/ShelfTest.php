@@ -49,11 +49,11 @@ final class ShelfTest extends TestCase
         $this->putJson('/api/blocks/2/locks/16', ['direction' => 'left'], self::seen(1))->assertOk();
         $recoloured = str_replace('#d9a13b', '#cc8800', self::demo('slack-water'));
         $this->call('PUT', '/api/blocks/2', server: ['HTTP_IF_MATCH' => '"2"'], content: $recoloured)->assertOk();
-        self::assertCount(1, ShelfBlock::query()->findOrFail(2)->locksNow());
+        self::assertCount(1, self::locks(2));
 
         $this->call('PUT', '/api/blocks/2', server: ['HTTP_IF_MATCH' => '"3"'], content: self::demo('tide-gate'))->assertOk();
         $block = ShelfBlock::query()->findOrFail(2);
-        self::assertSame([[], 0, 'Tide Gate', 4], [$block->locksNow(), $block->stepsDoneNow(), $block->name, $block->version]);
+        self::assertSame([[], 0, 'Tide Gate', 4], [self::locks(2), $block->stepsDoneNow(), $block->name, $block->version]);
     }
 
     public function test_a_save_over_a_version_nobody_saw_is_refused(): void

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\ShelfBlock;
+use App\Workings\Workings;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use KeenSeam\Core\Pressing\Lock;
 
 abstract class TestCase extends LaravelTestCase
 {
@@ -35,6 +38,29 @@ abstract class TestCase extends LaravelTestCase
     protected static function demo(string $name): string
     {
         return (string) file_get_contents(dirname(__DIR__, 2)."/database/demo/$name.keenseam.json");
+    }
+
+    /**
+     * What is shown once the changes of an answer are put into what was shown before, as the screens do it.
+     *
+     * @param array<string, mixed> $before
+     * @param array<string, mixed> $answer
+     *
+     * @return array<string, mixed>
+     */
+    protected static function changedInto(array $answer, array $before): array
+    {
+        foreach ($answer['changed'] as $name => $change) {
+            $before[$name] = array_key_exists('all', $change) ? $change['all'] : array_replace($before[$name], $change['at']);
+        }
+
+        return array_diff_key($answer, ['changed' => 1, 'from' => 1]) + $before;
+    }
+
+    /** @return list<Lock> as they hold now */
+    protected static function locks(int $block): array
+    {
+        return app(Workings::class)->of(ShelfBlock::query()->findOrFail($block))->facts()->locks();
     }
 
     /** Does the next steps at the machine. */

@@ -51,13 +51,13 @@ final class WallStationTest extends TestCase
         $this->putJson('/api/blocks/3/locks/16', ['direction' => 'left'], self::seen(1))->assertOk();
         $this->sew(3, 4);
         $this->edit(2, ['do' => 'fabric', 'key' => $this->fabric(), 'name' => 'Other', 'color' => '#113355'])->assertOk();
-        self::assertSame([1, 4], [count(ShelfBlock::query()->findOrFail(3)->locksNow()), ShelfBlock::query()->findOrFail(3)->stepsDoneNow()], 'the seams are the same');
+        self::assertSame([1, 4], [count(self::locks(3)), ShelfBlock::query()->findOrFail(3)->stepsDoneNow()], 'the seams are the same');
 
         $this->sew(3, 2);
         $this->edit(3, ['do' => 'place', 'kind' => 'plain', 'places' => [[1, 2]], 'figure' => $this->fabric()])->assertOk();
-        self::assertSame([0, 0], [count(ShelfBlock::query()->findOrFail(3)->locksNow()), ShelfBlock::query()->findOrFail(3)->stepsDoneNow()]);
+        self::assertSame([1, 0], [count(self::locks(3)), ShelfBlock::query()->findOrFail(3)->stepsDoneNow()], 'the locked seam is still there; what is sewn is another thing');
         $this->postJson('/api/blocks/3/undo', [], self::seen(4))->assertOk();
-        self::assertCount(1, ShelfBlock::query()->findOrFail(3)->locksNow());
+        self::assertCount(1, self::locks(3));
         self::assertCount(6, array_filter($this->getJson('/api/blocks/3/work')->json('steps'), static fn (array $step): bool => $step['isDone']), 'steps done after the change that is taken back, too');
     }
 
@@ -66,9 +66,9 @@ final class WallStationTest extends TestCase
         $this->edit(1, ['do' => 'name', 'name' => 'Harbour Gate'])->assertOk();
         $this->putJson('/api/blocks/3/locks/16', ['direction' => 'left'], self::seen(2))->assertOk();
         $this->sew(3, 19);
-        $join = $this->getJson('/api/blocks/3/joins')->json('parts.0.id') ?? 0;
         $seen = ShelfBlock::query()->findOrFail(3)->version;
-        ShelfBlock::query()->findOrFail(3)->saveOver($seen, ['measured_parts' => ['rows' => [$join => ['2 1/2', '2 1/2']]]]);
+        $join = $this->getJson('/api/blocks/3/joins')->json('joins.0');
+        $this->putJson("/api/blocks/3/joins/{$join['id']}/measured", ['width' => $join['meant'][0], 'height' => $join['meant'][1]], self::seen($seen))->assertOk();
         $said = static fn (): array => array_map(static fn (string $column): mixed => ShelfBlock::query()->findOrFail(3)->getRawOriginal($column), ['locks', 'steps_done', 'measured_parts', 'work']);
         $before = $said();
 
@@ -78,14 +78,20 @@ final class WallStationTest extends TestCase
         self::assertSame(['Harbour Gate', $before], [ShelfBlock::query()->findOrFail(3)->name, $said()]);
     }
 
-    public function test_what_is_said_of_new_seams_goes_with_undo_and_comes_back_with_redo(): void
+    public function test_a_lock_sleeps_while_its_seam_is_not_there(): void
     {
-        $this->edit(1, ['do' => 'place', 'kind' => 'plain', 'places' => [[1, 2]], 'figure' => $this->fabric()])->assertOk();
-        $this->putJson('/api/blocks/3/locks/10', ['direction' => 'left'], self::seen(2))->assertOk();
+        $joins = $this->getJson('/api/blocks/3/plan')->json('joins');
+        $inUnit = array_values(array_filter($joins, static fn (array $join): bool => $join['place'] === 'row 1, column 2'))[0] ?? self::fail('No seam in that unit: '.json_encode(array_column($joins, 'place')));
+        $this->putJson("/api/blocks/3/locks/{$inUnit['id']}", ['direction' => 'left'], self::seen(1))->assertOk();
+        $this->edit(2, ['do' => 'place', 'kind' => 'plain', 'places' => [[1, 2]], 'figure' => $this->fabric()])->assertOk();
+        self::assertSame([], self::locks(3));
+        $this->getJson('/api/blocks/3/plan')->assertJson(['locks' => 0, 'locksAsleep' => 1]);
         $this->postJson('/api/blocks/3/undo', [], self::seen(3))->assertOk();
-        self::assertSame([], ShelfBlock::query()->findOrFail(3)->locksNow());
+        self::assertCount(1, self::locks(3));
         $this->postJson('/api/blocks/3/redo', [], self::seen(4))->assertOk();
-        self::assertCount(1, ShelfBlock::query()->findOrFail(3)->locksNow());
+        $this->deleteJson('/api/blocks/3/locks/asleep', [], self::seen(5))->assertOk()->assertJson(['locksAsleep' => 0]);
+        $this->postJson('/api/blocks/3/undo', [], self::seen(6))->assertOk();
+        self::assertSame([], self::locks(3), 'it was let go');
     }
 
     public function test_changes_kept_by_an_earlier_version_can_be_taken_back(): void
@@ -99,9 +105,9 @@ final class WallStationTest extends TestCase
         $this->putJson('/api/blocks/3/locks/16', ['direction' => 'left'], self::seen(2))->assertOk();
 
         $this->postJson('/api/blocks/3/undo', [], self::seen(3))->assertOk()->assertJsonPath('history', ['undo' => null, 'redo' => 'Rename']);
-        self::assertSame(['Tide Gate', 1], [ShelfBlock::query()->findOrFail(3)->name, count(ShelfBlock::query()->findOrFail(3)->locksNow())]);
+        self::assertSame(['Tide Gate', 1], [ShelfBlock::query()->findOrFail(3)->name, count(self::locks(3))]);
         $this->postJson('/api/blocks/3/redo', [], self::seen(4))->assertOk();
-        self::assertSame(['Harbour Gate', 1], [ShelfBlock::query()->findOrFail(3)->name, count(ShelfBlock::query()->findOrFail(3)->locksNow())]);
+        self::assertSame(['Harbour Gate', 1], [ShelfBlock::query()->findOrFail(3)->name, count(self::locks(3))]);
     }
 
     public function test_a_change_over_an_older_version_is_refused_and_changes_nothing(): void

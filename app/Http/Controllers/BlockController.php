@@ -8,8 +8,8 @@ use App\BlockFiles\BlockDoor;
 use App\Documents\ShelfDocument;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
 use App\Wall\History;
+use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\KeenSeamProblem;
@@ -17,7 +17,7 @@ use KeenSeam\Core\KeenSeamProblem;
 final class BlockController
 {
     public function __construct(
-        private readonly BlockPlans $plans,
+        private readonly Workings $workings,
         private readonly BlockDoor $door,
     ) {}
 
@@ -26,7 +26,7 @@ final class BlockController
         [$blocks, $unopened] = [[], []];
         foreach (ShelfBlock::query()->orderBy('name')->orderBy('id')->get() as $block) {
             try {
-                $blocks[] = ShelfDocument::of($block, $this->plans->face($block));
+                $blocks[] = ShelfDocument::of($block, $this->workings->of($block)->shown());
             } catch (KeenSeamProblem $problem) {
                 $unopened[] = ['id' => $block->id, 'name' => $block->name, 'problem' => $problem->getMessage()];
             }
@@ -44,16 +44,16 @@ final class BlockController
     public function store(Request $request): JsonResponse
     {
         $text = $request->getContent();
-        [$read, $face] = $this->door->fromText($text);
+        [$read] = $this->door->fromText($text);
         $block = ShelfBlock::query()->create(['name' => $read->name, 'document' => $text]);
         $block->refresh();
 
-        return new JsonResponse(ShelfDocument::of($block, $face), JsonResponse::HTTP_CREATED);
+        return new JsonResponse(ShelfDocument::of($block, $this->workings->of($block)->shown()), JsonResponse::HTTP_CREATED);
     }
 
     public function show(ShelfBlock $block): JsonResponse
     {
-        return new JsonResponse(ShelfDocument::of($block, $this->plans->face($block)));
+        return new JsonResponse(ShelfDocument::of($block, $this->workings->of($block)->shown()));
     }
 
     /**
@@ -64,10 +64,10 @@ final class BlockController
     public function update(Request $request, ShelfBlock $block): JsonResponse
     {
         $text = $request->getContent();
-        [$read, $face] = $this->door->fromText($text);
-        History::record($block, SeenVersion::of($request), 'Put another file in its place', $this->plans->changesWith($block, $read->name, $text));
+        [$read] = $this->door->fromText($text);
+        History::record($block, SeenVersion::of($request), 'Put another file in its place', $this->workings->of($block)->changesWith($read->name, $text));
 
-        return new JsonResponse(ShelfDocument::of($block, $face));
+        return new JsonResponse(ShelfDocument::of($block, $this->workings->of($block)->shown()));
     }
 
     /** Takes the block off the shelf; it can be put back. */

@@ -10,19 +10,17 @@ use App\Exceptions\ChoiceNotKnown;
 use App\Http\SeenVersion;
 use App\Models\Habit;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
 use App\Wall\EditFields;
+use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\Margin;
 
 /** The cutting table: how the units are made, what is cut for them, and what of it lies ready. */
 final readonly class CuttingController
 {
-    public function __construct(private BlockPlans $plans) {}
+    public function __construct(private Workings $workings) {}
 
     /** @throws KeenSeamProblem */
     public function show(ShelfBlock $block): JsonResponse
@@ -36,8 +34,8 @@ final readonly class CuttingController
         $habit = $request->json('habit');
         $habit = $habit === null ? null : (Margin::tryFrom(is_string($habit) ? $habit : '') ?? throw ChoiceNotKnown::of('habit', Margin::cases()));
         $choices = CuttingChoices::from($request->json()->all() + $block->cutting);
-        $this->plan($this->plans->drawn($block), $choices); // a choice that cannot be is refused before it is kept
-        $block->saveOver(SeenVersion::of($request), $this->plans->changesCutting($block, $choices));
+        $this->workings->of($block)->cuttingWith($choices); // a choice that cannot be is refused before it is kept
+        $block->saveOver(SeenVersion::of($request), ['cutting' => $choices->toArray()]);
         if ($habit !== null) {
             Habit::keepMargin($habit);
         }
@@ -58,15 +56,8 @@ final readonly class CuttingController
 
     private function shown(ShelfBlock $block): JsonResponse
     {
-        $drawn = $this->plans->drawn($block);
-        $kept = CuttingChoices::from($block->cutting);
-        $choices = $kept->fitting($this->plan($drawn, $kept->withoutUnits()));
+        $working = $this->workings->of($block);
 
-        return new JsonResponse(CuttingDocument::of($block, $this->plan($drawn, $choices), $choices));
-    }
-
-    private function plan(Construction $drawn, CuttingChoices $choices): CuttingPlan
-    {
-        return CuttingPlan::of($drawn, $choices->question($drawn->face->block->unit, Habit::margin()));
+        return new JsonResponse(CuttingDocument::of($block, $working->cutting(), $working->choicesThatFit()));
     }
 }

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Cutting\CuttingChoices;
 use App\Documents\PatternDocument;
 use App\Models\Habit;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
 use App\Wall\EditNotReadable;
+use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\Construction;
@@ -39,7 +38,7 @@ final readonly class CuttingQuestionController
     /** A pattern's list is a page or two. */
     private const LONGEST_PATTERN = 40_000;
 
-    public function __construct(private BlockPlans $plans) {}
+    public function __construct(private Workings $workings) {}
 
     /**
      * From squares or strips of one size: how large a block?
@@ -175,11 +174,10 @@ final readonly class CuttingQuestionController
      */
     private function asked(ShelfBlock $block, ?Margin $habit = null): array
     {
-        $drawn = $this->plans->drawn($block);
-        $kept = CuttingChoices::from($block->cutting);
-        $unit = $drawn->face->block->unit;
+        $working = $this->workings->of($block);
+        $drawn = $working->drawn();
 
-        return [$drawn, $kept->fitting(CuttingPlan::of($drawn, $kept->withoutUnits()->question($unit, Margin::Exact)))->question($unit, $habit ?? Habit::margin())];
+        return [$drawn, $working->choicesThatFit()->question($drawn->face->block->unit, $habit ?? Habit::margin())];
     }
 
     private function length(Request $request, string $field, Construction $sewn): Fraction

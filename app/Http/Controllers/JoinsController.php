@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Documents\JoinsStationDocument;
+use App\Documents\Spliced;
 use App\Http\SeenVersion;
 use App\Models\SeamTestRecord;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
 use App\Wall\EditFields;
+use App\Workings\WorkingOut;
+use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use KeenSeam\Core\Assembly\JoinNotKnown;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\KeenSeamProblem;
@@ -29,26 +32,26 @@ use KeenSeam\Core\Matching\Tolerance;
 /** The joins station: what must meet, and what the quilter's own seams do to it. */
 final readonly class JoinsController
 {
-    public function __construct(private BlockPlans $plans) {}
+    public function __construct(private Workings $workings) {}
 
-    public function show(ShelfBlock $block): JsonResponse
+    public function show(ShelfBlock $block): Response
     {
         return $this->shown($block);
     }
 
     /** @throws KeenSeamProblem */
-    public function store(Request $request, ShelfBlock $block): JsonResponse
+    public function store(Request $request, ShelfBlock $block): Response
     {
         $fields = new EditFields($request->json()->all());
         if ($fields->has('takeUp')) {
-            TakeUp::read($fields->text('takeUp'), $this->plans->block($block));
+            TakeUp::read($fields->text('takeUp'), $this->workings->of($block)->design());
         }
         $changes = [
             'take_up' => $fields->has('takeUp') ? $fields->text('takeUp') : null,
             'square_up' => $fields->choice('squareUp', SquareUp::class),
         ];
         if ($fields->has('leave') || $fields->has('ease')) {
-            $unit = $this->plans->block($block)->unit;
+            $unit = $this->workings->of($block)->design()->unit;
             Tolerance::of($fields->length('leave', $unit), $fields->length('ease', $unit), $unit);
             $changes += ['leave' => $fields->text('leave'), 'ease' => $fields->text('ease')];
         }
@@ -62,10 +65,10 @@ final readonly class JoinsController
      *
      * @throws KeenSeamProblem
      */
-    public function test(Request $request, ShelfBlock $block): JsonResponse
+    public function test(Request $request, ShelfBlock $block): Response
     {
         $fields = new EditFields($request->json()->all());
-        $kept = $this->plans->block($block);
+        $kept = $this->workings->of($block)->design();
         [$unit, $ideal] = [$kept->unit, TakeUp::ideal($kept)];
         [$width, $measured] = [$fields->length('width', $unit)->in($unit), $fields->length('measured', $unit)->in($unit)];
         $test = SeamTest::of($fields->number('strips'), $width, $measured, $ideal, $unit);
@@ -78,9 +81,9 @@ final readonly class JoinsController
             'take_up' => $test->takeUp->toText(),
             'notes' => $fields->has('notes') ? $fields->text('notes') : '',
         ]);
-        $answer = $this->document($block);
+        $working = $this->workings->of($block);
 
-        return new JsonResponse($answer + ['advice' => $test->words($ideal, $unit)]);
+        return Spliced::answer([...$this->heading($block, $working), 'advice' => $test->words($ideal, $unit)], self::sheet($block, $working));
     }
 
     /**
@@ -91,21 +94,22 @@ final readonly class JoinsController
     public function measure(Request $request, ShelfBlock $block, int $join): JsonResponse
     {
         $fields = new EditFields($request->json()->all());
-        $plan = $this->plans->press($block)->shown;
+        $working = $this->workings->of($block);
+        $plan = $working->plan();
         JoinNotKnown::unlessIn($plan->construction, $join);
-        $measured = $block->measuredNow();
-        unset($measured[$join]);
+        $size = null;
         if ($fields->has('width')) {
             $unit = $plan->construction->face->block->unit;
             $meant = Remedy::rawSize($plan, $join);
             foreach (['width', 'height'] as $i => $side) {
                 MeasuredNotLikely::unlessNear($fields->length($side, $unit)->in($unit)->toFloat(), $meant[$i], $fields->text($side), $unit);
             }
-            $measured[$join] = [$fields->text('width'), $fields->text('height')];
+            $size = [$fields->text('width'), $fields->text('height')];
         }
-        $block->saveOver(SeenVersion::of($request), ['measured_parts' => [$block->order->value => $measured] + $block->measured_parts]);
+        [$version, $before] = [SeenVersion::of($request), self::sheet($block, $working)];
+        $block->saveOver($version, ['measured_parts' => $working->facts()->withMeasured($join, $size)]);
 
-        return $this->shown($block);
+        return new JsonResponse([...$this->heading($block, $working), 'changed' => (object) Spliced::changed($before, self::sheet($block, $working))]);
     }
 
     /**
@@ -115,7 +119,8 @@ final readonly class JoinsController
      */
     public function spread(Request $request, ShelfBlock $block): JsonResponse
     {
-        $plan = $this->plans->press($block)->shown;
+        $working = $this->workings->of($block);
+        $plan = $working->plan();
         $unit = $plan->construction->face->block->unit;
         $asked = new EditFields($request->query());
         $length = static fn (string $field): float => $asked->length($field, $unit)->in($unit)->toFloat();
@@ -133,7 +138,7 @@ final readonly class JoinsController
         if ($seams !== null) {
             $better[] = ['words' => sprintf('Press %s open', lcfirst($seams->title)), 'chance' => Spread::of($sensitivity, $scatter, $tolerance, $seams->pressedToo)->block];
         }
-        foreach ($this->plans->inOtherOrders($block) as $words => $other) {
+        foreach ($working->inOtherOrders() as $words => $other) {
             $better[] = ['words' => 'Sew it '.lcfirst($words), 'chance' => Spread::of(Sensitivity::of($other, $block->square_up), $scatter, $tolerance)->block];
         }
         usort($better, static fn (array $a, array $b): int => $b['chance'] <=> $a['chance']);
@@ -156,19 +161,29 @@ final readonly class JoinsController
         return is_int($heaviest) ? $names[$heaviest] : null;
     }
 
-    private function shown(ShelfBlock $block): JsonResponse
+    private function shown(ShelfBlock $block): Response
     {
-        return new JsonResponse($this->document($block));
+        $working = $this->workings->of($block);
+
+        return Spliced::answer($this->heading($block, $working), self::sheet($block, $working));
     }
 
     /** @return array<string, mixed> */
-    private function document(ShelfBlock $block): array
+    private function heading(ShelfBlock $block, WorkingOut $working): array
     {
-        $plan = $this->plans->press($block)->shown;
-        $kept = $plan->construction->face->block;
-        $takeUp = TakeUp::readOrIdeal($block->take_up, $kept);
-        $tests = SeamTestRecord::query()->where('units', $kept->unit->value)->orderByDesc('id')->limit(10)->get()->all();
+        return JoinsStationDocument::heading($block, SeamTestRecord::query()->where('units', $working->design()->unit->value)->orderByDesc('id')->limit(10)->get()->values()->all());
+    }
 
-        return JoinsStationDocument::of($block, $plan, new Drift($plan, $takeUp, $block->square_up, [], $block->measuredSizes($kept->unit)), $takeUp, $tests);
+    private static function sheet(ShelfBlock $block, WorkingOut $working): string
+    {
+        $measured = $working->facts()->measured();
+
+        return $working->sheet('joins', [$block->take_up, $block->square_up, $block->leave, $block->ease, $measured], static function () use ($block, $working, $measured): array {
+            $plan = $working->plan();
+            $kept = $plan->construction->face->block;
+            $takeUp = TakeUp::readOrIdeal($block->take_up, $kept);
+
+            return JoinsStationDocument::of($block, $measured, $plan, new Drift($plan, $takeUp, $block->square_up, [], $working->facts()->measuredIn($kept->unit)), $takeUp);
+        });
     }
 }

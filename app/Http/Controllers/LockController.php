@@ -4,20 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Documents\PressDocument;
-use App\Http\SeenVersion;
+use App\Http\PressAnswers;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
+use App\Workings\WorkingOut;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\Locks;
 
-/** The seams whose pressing the quilter decided herself. Every answer is the press station as it then looks. */
+/** The seams whose pressing the quilter decided herself. Every answer is what is otherwise at the press station then. */
 final readonly class LockController
 {
-    public function __construct(private BlockPlans $plans) {}
+    public function __construct(private PressAnswers $answers) {}
 
     /** @throws KeenSeamProblem */
     public function store(Request $request, ShelfBlock $block, int $join): JsonResponse
@@ -41,19 +40,26 @@ final readonly class LockController
     }
 
     /**
-     * The plan is made before anything is saved: a lock that cannot be kept changes nothing.
+     * Lets those go that fit no seam any more.
      *
+     * @throws KeenSeamProblem
+     */
+    public function destroyAsleep(Request $request, ShelfBlock $block): JsonResponse
+    {
+        return $this->answers->after($request, $block, static function (WorkingOut $working) use ($block): void {
+            $block->locks = $working->facts()->withLocks($working->locks()->all, false);
+        });
+    }
+
+    /**
      * @param \Closure(Locks): Locks $change
      *
      * @throws KeenSeamProblem
      */
     private function saved(Request $request, ShelfBlock $block, \Closure $change): JsonResponse
     {
-        $version = SeenVersion::of($request);
-        $block->lockNow($change($this->plans->locks($block))->all);
-        $station = $this->plans->press($block);
-        $block->saveOver($version, []);
-
-        return new JsonResponse(PressDocument::of($station));
+        return $this->answers->after($request, $block, static function (WorkingOut $working) use ($block, $change): void {
+            $block->locks = $working->facts()->withLocks($change($working->locks())->all);
+        });
     }
 }

@@ -8,29 +8,23 @@ use App\Documents\OrdersDocument;
 use App\Exceptions\ChoiceNotKnown;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
+use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\KeenSeamProblem;
 
 /** The order in which the block is sewn. */
 final readonly class OrderController
 {
-    public function __construct(private BlockPlans $plans) {}
+    public function __construct(private Workings $workings) {}
 
     public function index(ShelfBlock $block): JsonResponse
     {
-        $face = $this->plans->face($block);
-        $memory = $this->plans->memory($block);
-        $orders = $memory->recall('orders');
-        if ($orders === null) {
-            $orders = OrdersDocument::orders($face);
-            $memory->keep('orders', $orders);
-        }
+        $working = $this->workings->of($block);
+        $orders = $working->ofFile('orders', static fn (): array => OrdersDocument::orders($working->face()));
 
-        return new JsonResponse(OrdersDocument::of($block, $face, $orders));
+        return new JsonResponse(OrdersDocument::of($block, $working->shown()['face'], $orders));
     }
 
     /** @throws KeenSeamProblem */
@@ -38,7 +32,8 @@ final readonly class OrderController
     {
         $order = $request->json('order');
         $order = Order::tryFrom(is_string($order) ? $order : '') ?? throw ChoiceNotKnown::of('order', Order::cases());
-        Construction::of($this->plans->face($block), $order); // an order that cannot be is refused before it is kept
+        $changed = (clone $block)->fill(['order' => $order]);
+        $this->workings->of($changed)->drawn(); // an order that cannot be is refused before it is kept
         $block->saveOver(SeenVersion::of($request), ['order' => $order]);
 
         return new JsonResponse(['order' => $block->order->value, 'version' => $block->version]);

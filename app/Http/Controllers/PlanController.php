@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Documents\PressDocument;
+use App\Http\PressAnswers;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
-use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use KeenSeam\Core\KeenSeamProblem;
 
 final readonly class PlanController
 {
-    public function __construct(private BlockPlans $plans) {}
+    public function __construct(private PressAnswers $answers) {}
 
-    public function __invoke(ShelfBlock $block): JsonResponse
+    /** @throws KeenSeamProblem */
+    public function __invoke(ShelfBlock $block): Response
     {
-        return new JsonResponse(PressDocument::of($this->plans->press($block)));
+        return $this->answers->whole($block);
     }
 }

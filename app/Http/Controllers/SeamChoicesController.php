@@ -6,25 +6,31 @@ namespace App\Http\Controllers;
 
 use App\Documents\PressDocument;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
+use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
+use KeenSeam\Core\Assembly\JoinNotKnown;
 use KeenSeam\Core\Guide\Comparison;
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\PressDirection;
 
 /** What each way of pressing one seam would cost. */
 final readonly class SeamChoicesController
 {
-    public function __construct(private BlockPlans $plans) {}
+    public function __construct(private Workings $workings) {}
 
     /** @throws KeenSeamProblem */
     public function __invoke(ShelfBlock $block, int $join): JsonResponse
     {
-        $now = $this->plans->press($block)->shown;
+        $working = $this->workings->of($block);
+        JoinNotKnown::unlessIn($working->construction(), $join);
+        $now = $working->plan();
+        $choices = [];
+        foreach (PressDirection::cases() as $direction) {
+            $plan = $working->planWithLocks($working->locks()->with(new Lock($join, $direction)));
+            $choices[$direction->value] = ['figures' => PressDocument::figures($plan), 'words' => Comparison::words($now, $plan)];
+        }
 
-        return new JsonResponse(['choices' => array_map(static fn (PressingPlan $plan): array => [
-            'figures' => PressDocument::figures($plan),
-            'words' => Comparison::words($now, $plan),
-        ], $this->plans->choices($block, $join))]);
+        return new JsonResponse(['choices' => $choices]);
     }
 }

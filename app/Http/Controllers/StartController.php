@@ -10,6 +10,7 @@ use App\Documents\ShelfDocument;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
 use App\Wall\EditNotReadable;
+use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Block\BlockFile;
@@ -25,7 +26,10 @@ use KeenSeam\Core\Measure\LengthUnit;
 /** New blocks: what they can begin with, and one of them begun. */
 final readonly class StartController
 {
-    public function __construct(private BlockDoor $door) {}
+    public function __construct(
+        private BlockDoor $door,
+        private Workings $workings,
+    ) {}
 
     public function index(): JsonResponse
     {
@@ -65,11 +69,11 @@ final readonly class StartController
             self::lines($fields, 'rows'),
         );
         $text = json_encode(BlockFileWriter::write($block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-        [, $face] = $this->door->fromText($text);
+        $this->door->fromText($text);
         $made = ShelfBlock::query()->create(['name' => $block->name, 'document' => $text]);
         $made->refresh();
 
-        return new JsonResponse(ShelfDocument::of($made, $face), JsonResponse::HTTP_CREATED);
+        return new JsonResponse(ShelfDocument::of($made, $this->workings->of($made)->shown()), JsonResponse::HTTP_CREATED);
     }
 
     /**

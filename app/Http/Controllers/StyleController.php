@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Documents\PressDocument;
 use App\Exceptions\ChoiceNotKnown;
-use App\Http\SeenVersion;
+use App\Http\PressAnswers;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
+use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\KeenSeamProblem;
@@ -17,14 +16,19 @@ use KeenSeam\Core\Pressing\PressStyle;
 /** The school of pressing. */
 final readonly class StyleController
 {
-    public function __construct(private BlockPlans $plans) {}
+    public function __construct(
+        private Workings $workings,
+        private PressAnswers $answers,
+    ) {}
 
     /** All schools side by side. */
     public function index(ShelfBlock $block): JsonResponse
     {
+        $working = $this->workings->of($block);
         $figures = [];
-        foreach ($this->plans->styles($block) as $style => $plan) {
-            $figures[] = ['style' => $style, 'figures' => PressDocument::figures($plan), 'proved' => $plan->proved];
+        foreach (PressStyle::cases() as $style) {
+            $head = $working->headOfStyle($style);
+            $figures[] = ['style' => $style->value, 'figures' => $head->figures, 'proved' => $head->proved];
         }
 
         return new JsonResponse(['styles' => $figures]);
@@ -34,10 +38,10 @@ final readonly class StyleController
     public function store(Request $request, ShelfBlock $block): JsonResponse
     {
         $style = $request->json('style');
-        $block->style = PressStyle::tryFrom(is_string($style) ? $style : '') ?? throw ChoiceNotKnown::of('style', PressStyle::cases());
-        $station = $this->plans->press($block);
-        $block->saveOver(SeenVersion::of($request), []);
+        $style = PressStyle::tryFrom(is_string($style) ? $style : '') ?? throw ChoiceNotKnown::of('style', PressStyle::cases());
 
-        return new JsonResponse(PressDocument::of($station));
+        return $this->answers->after($request, $block, static function () use ($block, $style): void {
+            $block->style = $style;
+        });
     }
 }

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Documents\PressDocument;
 use App\Models\ShelfBlock;
-use App\Plans\BlockPlans;
 use App\Wall\Walls;
+use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\UnitClass;
@@ -20,7 +19,7 @@ use KeenSeam\Core\Layout\Impostors;
 final readonly class WallFiguresController
 {
     public function __construct(
-        private BlockPlans $plans,
+        private Workings $workings,
         private Walls $walls,
     ) {}
 
@@ -29,8 +28,8 @@ final readonly class WallFiguresController
     {
         $wall = $this->walls->open($block, Walls::pathOf($request));
         $opened = $wall->opened() === $wall->block ? null : $this->walls->sewn($block, Face::of($wall->opened()));
-        $plan = $this->plans->press($block)->shown;
-        $construction = $plan->construction;
+        $working = $this->workings->of($block);
+        $construction = $working->construction();
 
         $hands = HandCount::allOn($construction->face);
 
@@ -43,7 +42,7 @@ final readonly class WallFiguresController
                 'name' => count($class->members) === 1 ? $class->members[0]->cell->unit->name() : $class->members[0]->cell->unit->plural(),
                 'hand' => HandCount::handOf($hands, $class->members[0]),
             ], $construction->classes),
-            'figures' => PressDocument::figures($plan),
+            'figures' => $working->planHead()->figures,
             'lookTwice' => array_map(
                 static fn (Impostors $impostors): array => [$impostors->cell->row, $impostors->cell->column],
                 Impostors::allIn($opened ?? $construction),

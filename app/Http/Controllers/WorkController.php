@@ -40,8 +40,11 @@ final readonly class WorkController
     public function step(ShelfBlock $block, string $key): JsonResponse
     {
         $work = $this->table->of($block);
+        $step = $work->step($key);
+        $sources = [$step->key(), $step->joins, $step->made, $step->patchIds, $block->take_up, $block->square_up, $block->leave, $block->ease, $work->working->facts()->measured()];
+        $text = $work->working->sheet('step', $sources, static fn (): array => WorkDocument::step($work, $step, $block, TakeUp::readOrIdeal($block->take_up, $work->working->design())));
 
-        return new JsonResponse(WorkDocument::step($work, $work->step($key), $block, TakeUp::readOrIdeal($block->take_up, $work->plan->construction->face->block)));
+        return JsonResponse::fromJsonString($text);
     }
 
     /** @throws KeenSeamProblem */
@@ -51,9 +54,11 @@ final readonly class WorkController
         if (! is_array($events) || count($events) > self::MOST_EVENTS || array_filter($events, is_array(...)) !== $events) {
             throw EditNotReadable::field('events', 'list of what was done');
         }
-        $said = $this->table->tell($block, array_values($events));
+        [$before, $said] = $this->table->tell($block, array_values($events));
+        // A seam that lies otherwise than planned may have changed the rest of the plan.
+        $now = $this->table->of($block);
 
-        return new JsonResponse([...WorkDocument::of($this->table->of($block), $block), 'said' => $said]);
+        return new JsonResponse([...WorkDocument::changed($before, $now, $block), 'said' => $said]);
     }
 
     /** @throws KeenSeamProblem */
@@ -72,11 +77,12 @@ final readonly class WorkController
     public function unpicking(ShelfBlock $block, int $join): JsonResponse
     {
         $work = $this->table->of($block);
-        JoinNotKnown::unlessIn($work->plan->construction, $join);
-        $seams = $work->progress->toUnpick($work->plan->construction, $join);
-        $names = SeamName::all($work->plan->construction);
+        $construction = $work->working->construction();
+        JoinNotKnown::unlessIn($construction, $join);
+        $seams = $work->progress->toUnpick($construction, $join);
+        $names = SeamName::all($construction);
         $log = new Logbook(KeptLog::recent());
-        $units = TakenUnits::by($work->plan->construction, $seams);
+        $units = TakenUnits::by($construction, $seams);
 
         return new JsonResponse([
             'seams' => array_map(static fn (int $seam): string => $names[$seam]->title, $seams),

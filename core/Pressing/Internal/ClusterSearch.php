@@ -25,11 +25,11 @@ final class ClusterSearch
     private const LARGEST_COVER = 40;
 
     /**
-     * @param list<int>       $left  variables that the case leaves open
-     * @param array<int, int> $case  value of each of the others
-     * @param array{int, int} $base  weight of the factors it decides
+     * @param list<int>       $left    variables that the case leaves open
+     * @param array<int, int> $case    value of each of the others
+     * @param array{int, int} $base    weight of the factors it decides
      * @param list<Factor>    $factors over the clusters, as the messages left them
-     * @param int             $scale how many times too large their high weights are
+     * @param int             $scale   how many times too large their high weights are
      */
     private function __construct(
         private readonly array $left,
@@ -42,8 +42,8 @@ final class ClusterSearch
 
     /**
      * @param list<int>        $domains
-     * @param list<Factor>     $factors  one for each scope
-     * @param array{int, int}  $toBeat   the weight of a plan that is known
+     * @param list<Factor>     $factors   one for each scope
+     * @param array{int, int}  $toBeat    the weight of a plan that is known
      * @param \Closure(): bool $timeIsUp
      * @param int              $mostLooks at the clock in each case, after which it is given up
      *

@@ -48,7 +48,7 @@ final class Messages
 
     /**
      * @param list<int>        $domains
-     * @param list<Factor>     $factors one for each scope
+     * @param list<Factor>     $factors  one for each scope
      * @param \Closure(): bool $timeIsUp
      *
      * @return array{list<Factor>, int} the same problem with its high weights shifted, each so many times as large

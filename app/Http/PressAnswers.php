@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Documents\PressDocument;
+use App\Documents\Spliced;
+use App\Models\ShelfBlock;
+use App\Workings\WorkingOut;
+use App\Workings\Workings;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use KeenSeam\Core\KeenSeamProblem;
+
+/** Answers of the press station: all of it, or after a change what is otherwise than before. */
+final readonly class PressAnswers
+{
+    public function __construct(private Workings $workings) {}
+
+    /** @throws KeenSeamProblem */
+    public function whole(ShelfBlock $block): Response
+    {
+        $working = $this->workings->of($block);
+
+        return Spliced::answer(PressDocument::ofBlock($block, $working), self::sheet($working));
+    }
+
+    /**
+     * The plan is made before anything is saved: a change that cannot be changes nothing.
+     *
+     * @param \Closure(WorkingOut): void $change to the block
+     *
+     * @throws KeenSeamProblem
+     */
+    public function after(Request $request, ShelfBlock $block, \Closure $change): JsonResponse
+    {
+        $version = SeenVersion::of($request);
+        $working = $this->workings->of($block);
+        $from = $working->planHead()->content;
+        $before = self::sheet($working);
+        $change($working);
+        $after = self::sheet($working);
+        $block->saveOver($version, []);
+
+        return new JsonResponse([...PressDocument::ofBlock($block, $working), 'from' => $from, 'changed' => (object) Spliced::changed($before, $after)]);
+    }
+
+    private static function sheet(WorkingOut $working): string
+    {
+        return $working->sheet('press', [], static fn (): array => PressDocument::ofPlan($working->plan()));
+    }
+}
