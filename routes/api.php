@@ -16,6 +16,7 @@ use App\Http\Controllers\OrderController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PilesController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\RailController;
 use App\Http\Controllers\RestController;
 use App\Http\Controllers\RestoreController;
 use App\Http\Controllers\SeamChoicesController;
@@ -46,6 +47,7 @@ Route::prefix('blocks/{block}')->group(static function (): void {
     Route::get('orders', [OrderController::class, 'index']);
     Route::put('order', [OrderController::class, 'store']);
     Route::get('plan', PlanController::class);
+    Route::get('rail', RailController::class);
     Route::get('styles', [StyleController::class, 'index']);
     Route::put('style', [StyleController::class, 'store']);
     Route::get('piles', [PilesController::class, 'index']);

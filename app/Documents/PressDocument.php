@@ -37,6 +37,7 @@ final class PressDocument
             'face' => FaceDocument::of($face),
             'units' => count($face->whole->parts),
             'joins' => self::joins($plan),
+            'piles' => self::piles($plan),
             'crossings' => self::crossings($plan),
             'junctions' => self::junctions($plan),
             'flaps' => self::flaps($plan, Back::of($plan->construction, $plan->pressing)),
@@ -127,17 +128,37 @@ final class PressDocument
         return [...PlanDocument::totals($plan), 'thickest' => max([1, ...$plan->peaks()])];
     }
 
+    /** @return list<list<int>> joins that are pressed as one, where that are several */
+    private static function piles(PressingPlan $plan): array
+    {
+        $piles = [];
+        foreach (SeamName::all($plan->construction) as $name) {
+            if (count($name->pressedToo) > 1) {
+                $piles[self::pileName($name->pressedToo)] = $name->pressedToo;
+            }
+        }
+
+        return array_values($piles);
+    }
+
+    /** @param list<int> $pile */
+    private static function pileName(array $pile): string
+    {
+        return 'from '.($pile[0] ?? '');
+    }
+
     /** @return list<array<string, mixed>> */
     private static function joins(PressingPlan $plan): array
     {
         $lattice = $plan->construction->face->lattice;
+        $piles = array_flip(array_map(self::pileName(...), self::piles($plan)));
 
         return array_map(static fn (Join $join, SeamName $name): array => [
             'id' => $join->id,
             'title' => $name->title,
             'left' => $name->left,
             'right' => $name->right,
-            'pile' => $name->pressedToo,
+            'pile' => $piles[self::pileName($name->pressedToo)] ?? null,
             'isOfUnit' => $join->tie !== null,
             'place' => $join->tie === null ? null : Words::place($plan->construction->classes[$join->tie->unitClass]->members[$join->tie->member]),
             'from' => FaceDocument::point($join->seam->from, $lattice),

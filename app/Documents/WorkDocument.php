@@ -44,6 +44,7 @@ final class WorkDocument
                 ...self::state($work, $step),
             ], $work->pedal->steps),
             'sewn' => $work->progress->sewn,
+            'mark' => self::mark($work),
             'plan' => $work->pedal->plan,
             'blocks' => $work->blocks,
             'chain' => $block->chain->value,
@@ -52,27 +53,40 @@ final class WorkDocument
     }
 
     /**
-     * What is otherwise than before. Where the plan became another one, that is told only, and all is asked for anew.
+     * What is otherwise than before; how far every step is where the screen knows another state than that, since an answer
+     * was lost or another window was at work. Where the plan became another one, all is to be asked for anew.
+     *
+     * @param string $mark of what the screen knows
      *
      * @return array<string, mixed>
      */
-    public static function changed(Work $before, Work $after, ShelfBlock $block): array
+    public static function changed(Work $before, Work $after, ShelfBlock $block, string $mark): array
     {
+        $isKnown = $mark === self::mark($before);
         $states = [];
-        foreach ($before->pedal->steps as $step) {
+        foreach ($after->pedal->steps as $step) {
             $state = self::state($after, $step);
-            if ($state !== self::state($before, $step)) {
+            if (! $isKnown || $state !== self::state($before, $step)) {
                 $states[] = ['key' => $step->key(), ...$state];
             }
         }
+        $known = $isKnown ? $before->progress->sewn : [];
 
         return [
             'steps' => $states,
-            'sewn' => array_values(array_diff($after->progress->sewn, $before->progress->sewn)),
-            'opened' => array_values(array_diff($before->progress->sewn, $after->progress->sewn)),
+            'isWhole' => ! $isKnown,
+            'sewn' => array_values(array_diff($after->progress->sewn, $known)),
+            'opened' => array_values(array_diff($known, $after->progress->sewn)),
+            'mark' => self::mark($after),
             'plan' => $after->pedal->plan,
             'pausedAt' => $block->paused_at,
         ];
+    }
+
+    /** The same while everything is as far as it is. */
+    private static function mark(Work $work): string
+    {
+        return hash('xxh3', serialize($work->progress));
     }
 
     /** @return array{due: int, counted: int, open: list<int>, isDone: bool} how far a step is */

@@ -1,19 +1,16 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { PressDirection, PressShown } from '@/api/types'
+import type { PressDirection } from '@/api/types'
 import { usePressStore } from '@/stores/press'
 import { face, join } from './drawn'
 
 /** A server with one block of three seams, two of them in units, that keeps locks and versions. */
 const server = { version: 1, locks: new Map<number, PressDirection>(), seen: [] as string[], isAway: false, slow: null as Promise<void> | null }
 
-const station = (): PressShown =>
-  ({
-    block: { id: 7, name: 'Tide Gate', version: server.version },
-    face,
-    joins: [join({ id: 0, isOfUnit: true }), join({ id: 1, isOfUnit: true }), join({ id: 2, title: 'Row 1, seam 1' })].map((one) => ({ ...one, press: [server.locks.get(one.id) ?? 'left'], locked: server.locks.has(one.id) })),
-    locks: server.locks.size,
-  }) as unknown as PressShown
+const joins = () => [join({ id: 0, isOfUnit: true }), join({ id: 1, isOfUnit: true }), join({ id: 2, title: 'Row 1, seam 1' })].map((one) => ({ ...one, pile: null, press: [server.locks.get(one.id) ?? 'left'] }))
+const plan = () => `plan ${[...server.locks].join(' ')}`
+const beside = () => ({ block: { id: 7, name: 'Tide Gate', version: server.version }, plan: plan(), locked: [...server.locks.keys()], pressed: [], locks: server.locks.size })
+const station = () => ({ ...beside(), face, joins: joins(), piles: [] })
 
 async function serve(path: string, init: RequestInit = {}): Promise<Response> {
   if (server.isAway) throw new TypeError('no answer')
@@ -27,11 +24,14 @@ async function serve(path: string, init: RequestInit = {}): Promise<Response> {
     const version = (init.headers as Record<string, string>)['If-Match'] ?? ''
     server.seen.push(`${method} ${path.replace('/api/blocks/7', '')} ${version}`)
     if (version !== `"${server.version}"`) return new Response(JSON.stringify({ code: 'changed-elsewhere', message: 'Changed in another window.' }), { status: 409 })
+    const from = { plan: plan(), joins: joins() }
     server.version += 1
     const lock = /\/locks\/(\d+)/.exec(path)
     if (lock && method === 'PUT') server.locks.set(Number(lock[1]), (JSON.parse(String(init.body)) as { direction: PressDirection }).direction)
     else if (lock) server.locks.delete(Number(lock[1]))
     else if (path.endsWith('/locks')) server.locks.clear()
+    const at = Object.fromEntries(joins().map((one, i) => [i, one] as const).filter(([i, one]) => one.press[0] !== from.joins[i]?.press[0]))
+    return new Response(JSON.stringify({ ...beside(), from: from.plan, changed: { joins: { at } } }))
   }
   return new Response(JSON.stringify(station()))
 }

@@ -10,7 +10,8 @@ const keys = ['cut-a', 'join-b', 'press-c', 'measure-d']
 const stored = new Map<string, string>()
 
 const step = (key: string): WorkStep => ({ key, do: key.split('-')[0] as WorkStep['do'], place: 'table', title: key, text: key, caution: '', times: 1, due: 1, counted: 0, joins: [], open: [], patches: [], size: null, isDone: server.done.has(key) })
-const work = () => ({ steps: keys.map(step), sewn: [], plan: 'a', blocks: 1, chain: server.chain, pausedAt: server.pausedAt })
+const mark = () => [...server.done].join(' ')
+const work = () => ({ steps: keys.map(step), sewn: [], mark: mark(), plan: 'a', blocks: 1, chain: server.chain, pausedAt: server.pausedAt })
 
 function answer(path: string, init?: RequestInit): Response {
   if (server.isAway) throw new TypeError('no answer')
@@ -18,7 +19,9 @@ function answer(path: string, init?: RequestInit): Response {
   if (server.hasGone) return new Response(JSON.stringify({ code: 'not-there', message: 'That block is not on the shelf.' }), { status: 404 })
   if (path.endsWith('/chain')) server.chain = (JSON.parse(String(init?.body)) as { chain: string }).chain
   if (path.endsWith('/events')) {
-    const { events } = JSON.parse(String(init?.body)) as { events: WorkEvent[] }
+    const sent = JSON.parse(String(init?.body)) as { events: WorkEvent[]; mark: string }
+    const { events } = sent
+    const [isWhole, before] = [sent.mark !== mark(), new Set(server.done)]
     if (events.length > 500) return new Response(JSON.stringify({ code: 'too-many', message: 'Too many at once.' }), { status: 422 })
     for (const event of events) {
       if (server.seen.includes(event.id)) continue
@@ -37,6 +40,8 @@ function answer(path: string, init?: RequestInit): Response {
       server.losesAnswer = false
       throw new TypeError('answer lost')
     }
+    const steps = keys.filter((key) => isWhole || before.has(key) !== server.done.has(key)).map((key) => ({ key, due: 1, counted: 0, open: [], isDone: server.done.has(key) }))
+    return new Response(JSON.stringify({ steps, isWhole, sewn: [], opened: [], mark: mark(), plan: 'a', pausedAt: server.pausedAt, said }))
   }
   return new Response(JSON.stringify({ ...work(), said }))
 }

@@ -58,7 +58,7 @@ final readonly class WorkController
         // A seam that lies otherwise than planned may have changed the rest of the plan.
         $now = $this->table->of($block);
 
-        return new JsonResponse([...WorkDocument::changed($before, $now, $block), 'said' => $said]);
+        return new JsonResponse([...WorkDocument::changed($before, $now, $block, is_string($request->json('mark')) ? $request->json('mark') : ''), 'said' => $said]);
     }
 
     /** @throws KeenSeamProblem */

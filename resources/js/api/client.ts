@@ -1,4 +1,5 @@
-import type { AtSize, BroughtBack, Chain, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, ShelfShown, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkEvent, WorkShown } from './types'
+import { pressShown } from './changes'
+import type { AtSize, BroughtBack, Chain, Changed, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, ShelfShown, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -28,7 +29,9 @@ export const putBack = (block: number) => ask<NamedBlock>('POST', `/blocks/${blo
 
 export const fileAddress = (block: number) => `/api/blocks/${block}/file`
 
-export const press = (block: number) => ask<PressShown>('GET', `/blocks/${block}/plan`)
+export const press = (block: number) => ask<PressAnswer>('GET', `/blocks/${block}/plan`).then(pressShown)
+
+export const rail = (block: number) => ask<RailShown>('GET', `/blocks/${block}/rail`)
 
 export const seamChoices = (block: number, join: number) =>
   ask<{ choices: SeamChoices }>('GET', `/blocks/${block}/seams/${join}/choices`).then((answer) => answer.choices)
@@ -41,20 +44,19 @@ export const chooseOrder = (block: number, version: number, order: Order) =>
 export const styles = (block: number) => ask<{ styles: StyleShown[] }>('GET', `/blocks/${block}/styles`).then((answer) => answer.styles)
 
 export const chooseStyle = (block: number, version: number, style: PressStyle) =>
-  ask<PressShown>('PUT', `/blocks/${block}/style`, { version, json: { style } })
+  ask<PressChanged>('PUT', `/blocks/${block}/style`, { version, json: { style } })
 
 export const piles = (block: number) => ask<PilesShown>('GET', `/blocks/${block}/piles`)
 
 export const choosePiles = (block: number, version: number, choice: PileChoice) =>
-  ask<PressShown>('PUT', `/blocks/${block}/piles`, { version, json: choice })
+  ask<PressChanged>('PUT', `/blocks/${block}/piles`, { version, json: choice })
 
 export const work = (block: number) => ask<WorkShown>('GET', `/blocks/${block}/work`)
 
 export const stepPicture = (block: number, key: string) => ask<StepPicture>('GET', `/blocks/${block}/work/steps/${key}`)
 
 /** Events that were sent before are not done again, so whatever was not answered may be sent once more. */
-export const tellWork = (block: number, events: WorkEvent[]) =>
-  ask<WorkShown & { said: { id: string; of: string; message: string; isRefused: boolean }[] }>('POST', `/blocks/${block}/work/events`, { json: { events } })
+export const tellWork = (block: number, events: WorkEvent[], mark: string) => ask<WorkChanged>('POST', `/blocks/${block}/work/events`, { json: { events, mark } })
 
 export const chooseChain = (block: number, chain: Chain) => ask<WorkShown>('PUT', `/blocks/${block}/work/chain`, { json: { chain } })
 
@@ -65,15 +67,18 @@ export const logbookAddress = (block: number | null, kind: 'csv' | 'json') => (b
 export const unpickCost = (block: number, join: number) => ask<UnpickCost>('GET', `/blocks/${block}/work/unpicking/${join}`)
 
 export const lockSeam = (block: number, version: number, join: number, direction: PressDirection) =>
-  ask<PressShown>('PUT', `/blocks/${block}/locks/${join}`, { version, json: { direction } })
+  ask<PressChanged>('PUT', `/blocks/${block}/locks/${join}`, { version, json: { direction } })
 
 export const releaseSeam = (block: number, version: number, join: number) =>
-  ask<PressShown>('DELETE', `/blocks/${block}/locks/${join}`, { version })
+  ask<PressChanged>('DELETE', `/blocks/${block}/locks/${join}`, { version })
 
-export const releaseAll = (block: number, version: number) => ask<PressShown>('DELETE', `/blocks/${block}/locks`, { version })
+export const releaseAll = (block: number, version: number) => ask<PressChanged>('DELETE', `/blocks/${block}/locks`, { version })
+
+/** Lets those locks go whose seams are not there any more. */
+export const releaseAsleep = (block: number, version: number) => ask<PressChanged>('DELETE', `/blocks/${block}/locks/asleep`, { version })
 
 export const chooseRest = (block: number, version: number, rest: RestOfSeams) =>
-  ask<PressShown>('PUT', `/blocks/${block}/rest`, { version, json: { rest } })
+  ask<PressChanged>('PUT', `/blocks/${block}/rest`, { version, json: { rest } })
 
 export const starts = () => ask<StartsShown>('GET', '/starts')
 
@@ -122,7 +127,7 @@ export const chooseSeams = (block: number, version: number, choice: { takeUp?: s
 export const testSeams = (block: number, version: number, test: SeamTestGiven) => ask<JoinsShown>('POST', `/blocks/${block}/seam-tests`, { version, json: test })
 
 export const measurePart = (block: number, version: number, join: number, size: [string, string] | null) =>
-  ask<JoinsShown>('PUT', `/blocks/${block}/joins/${join}/measured`, { version, json: size === null ? {} : { width: size[0], height: size[1] } })
+  ask<Pick<JoinsShown, 'block' | 'tests'> & { changed: Changed<JoinsShown> }>('PUT', `/blocks/${block}/joins/${join}/measured`, { version, json: size === null ? {} : { width: size[0], height: size[1] } })
 
 export const spread = (block: number, scatter: Record<'sewing' | 'cutting' | 'folding' | 'tolerance', string>) => ask<SpreadShown>('GET', `/blocks/${block}/joins/spread?${asked(scatter)}`)
 

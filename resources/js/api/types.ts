@@ -159,9 +159,24 @@ export interface WorkStep {
   isDone: boolean
 }
 
+/** How far some steps are now. */
+export interface WorkChanged {
+  steps: Pick<WorkStep, 'key' | 'due' | 'counted' | 'open' | 'isDone'>[]
+  /** Whether it tells of all of them. */
+  isWhole: boolean
+  sewn: number[]
+  opened: number[]
+  mark: string
+  plan: string
+  pausedAt: number | null
+  said: { id: string; of: string; message: string; isRefused: boolean }[]
+}
+
 export interface WorkShown {
   steps: WorkStep[]
   sewn: number[]
+  /** Another text where anything is further than this, or less far. */
+  mark: string
   /** Another text where any seam is pressed otherwise. */
   plan: string
   /** How many are made of this block at once. */
@@ -201,7 +216,38 @@ export type Figures = PlanTotals & { thickest: number }
 
 export type RestOfSeams = 'stays' | 'follows'
 
+/** What changed of a sheet: all of an entry, or of a long list those with these numbers. */
+export type Changed<Sheet> = { [Name in keyof Sheet]?: { all: Sheet[Name] } | { at: Record<string, unknown> } }
+
+/** As the server tells it: piles once, and which seams are locked or pressed beside them. */
+export interface PressAnswer extends Omit<PressShown, 'joins' | 'told'> {
+  joins: (Omit<JoinShown, 'pile' | 'locked' | 'isPressed'> & { pile: number | null })[]
+  piles: number[][]
+  locked: number[]
+  pressed: number[]
+}
+
+export type PressChanged = Pick<PressAnswer, 'block' | 'plan' | 'withoutLocks' | 'proved' | 'bestProved' | 'locks' | 'locksAsleep' | 'locked' | 'pressed' | 'rest' | 'stepsDone' | 'seamsSewn' | 'order' | 'style'> & {
+  /** The plan of which it is told what changed. */
+  from: string
+  changed: Changed<PressAnswer>
+}
+
+/** The figures on the line of stitching; null where the plan is not known yet. */
+export interface RailShown {
+  units: number
+  nested: number | null
+  matches: number | null
+  sewn: number
+  seams: number
+  order: Order
+}
+
 export interface PressShown {
+  /** As the server told it. */
+  told: PressAnswer
+  /** Another text where anything of the plan is otherwise. */
+  plan: string
   block: { id: number; name: string; version: number }
   face: FaceShown
   units: number
@@ -220,7 +266,12 @@ export interface PressShown {
   steps: StepShown[]
   stepsDone: number
   seamsSewn: number
+  /** No plan is better, of those with the same locks. */
   proved: boolean
+  /** The same of the plan without locks. */
+  bestProved: boolean
+  /** Locks whose seams are not there as the block is drawn now. */
+  locksAsleep: number
 }
 
 export type SeamChoices = Partial<Record<PressDirection, { figures: Figures; words: string }>>

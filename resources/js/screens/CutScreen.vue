@@ -10,14 +10,12 @@ import TemplatePicture from '@/components/cutting/TemplatePicture.vue'
 import UnitCard from '@/components/cutting/UnitCard.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
-import { useStations } from '@/composables/useStations'
+import { useRail, useStations } from '@/composables/useStations'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
-import { usePressStore } from '@/stores/press'
 
 const props = defineProps<{ block: number }>()
 
-const press = usePressStore()
 const shown = shallowRef<CuttingShown | null>(null)
 const problem = ref<string | null>(null)
 const waiting = ref(0)
@@ -29,13 +27,11 @@ watch(
     await told(async () => {
       shown.value = await api.cutting(block)
     })
-    await press.open(block)
-    press.problem = null
   },
   { immediate: true },
 )
 
-const stations = useStations(computed(() => press.shown), computed(() => press.shown?.order))
+const stations = useStations(useRail(() => props.block).rail)
 const fabrics = computed(() => new Map((shown.value?.face.fabrics ?? []).map((fabric) => [fabric.key, fabric])))
 const done = computed(() => shown.value?.cuts.filter((cut) => cut.isDone).length ?? 0)
 const spares = computed(() => (shown.value?.units ?? []).filter((unit) => unit.spare > 0))

@@ -2,20 +2,19 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
+import { changedInto } from '@/api/changes'
 import * as api from '@/api/client'
 import type { JoinsShown, SpreadShown } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
-import { useStations } from '@/composables/useStations'
+import { useRail, useStations } from '@/composables/useStations'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import SeamRuler from '@/drawing/SeamRuler.vue'
 import { counted } from '@/drawing/words'
-import { usePressStore } from '@/stores/press'
 
 const props = defineProps<{ block: number }>()
 
-const press = usePressStore()
 const shown = shallowRef<JoinsShown | null>(null)
 const chosen = ref<number | null>(null)
 const problem = ref<string | null>(null)
@@ -24,15 +23,11 @@ const test = ref({ strips: 3, width: '1 1/2', measured: '', notes: '' })
 
 watch(
   () => props.block,
-  async () => {
-    await load()
-    await press.open(props.block)
-    press.problem = null
-  },
+  () => load(),
   { immediate: true },
 )
 
-const stations = useStations(computed(() => press.shown), computed(() => press.shown?.order))
+const stations = useStations(useRail(() => props.block).rail)
 const ranked = computed(() => (shown.value?.joins ?? []).filter((one) => one.isFirst).sort((a, b) => b.risk - a.risk || a.id - b.id))
 const join = computed(() => ranked.value.find((one) => one.id === chosen.value) ?? ranked.value[0] ?? null)
 const matching = computed(() => join.value?.marks.filter((mark) => mark.kind === 'match').length ?? 0)
@@ -65,7 +60,10 @@ watch(join, (now) => (size.value = now?.measured ? [...now.measured] : ['', ''])
 const measured = (isForgotten: boolean) =>
   told(async () => {
     const [now, part] = [shown.value, join.value]
-    if (now !== null && part !== null) shown.value = await api.measurePart(now.block.id, now.block.version, part.id, isForgotten ? null : size.value)
+    if (now !== null && part !== null) {
+      const { changed, ...heading } = await api.measurePart(now.block.id, now.block.version, part.id, isForgotten ? null : size.value)
+      shown.value = { ...changedInto(now, changed), ...heading }
+    }
   })
 
 const scatter = ref({ sewing: '1/64', cutting: '1/64', folding: '1/128', tolerance: '1/8' })

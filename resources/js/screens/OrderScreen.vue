@@ -6,22 +6,21 @@ import GrowthFilm from '@/components/GrowthFilm.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
 import StrandDiagram from '@/components/StrandDiagram.vue'
-import { useStations } from '@/composables/useStations'
+import { useRail, useStations } from '@/composables/useStations'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
-import { usePressStore } from '@/stores/press'
 
 const props = defineProps<{ block: number }>()
 
-const press = usePressStore()
 const shown = shallowRef<OrdersShown | null>(null)
 const problem = ref<string | null>(null)
 const isSaving = ref(false)
 
 watch(() => props.block, load, { immediate: true })
 
-const stations = useStations(computed(() => press.shown), computed(() => shown.value?.chosen))
+const { rail, load: loadRail } = useRail(() => props.block)
+const stations = useStations(rail)
 const isPossible = (order: OrderShown): order is OrderPossible => 'figures' in order
 const chosen = computed(() => shown.value?.orders.find((order) => order.order === shown.value?.chosen))
 const parts = computed(() => (chosen.value && isPossible(chosen.value) ? chosen.value.parts : []))
@@ -31,8 +30,6 @@ async function load() {
   await told(async () => {
     shown.value = await api.orders(props.block)
   })
-  await press.open(props.block)
-  press.problem = null // the orders say themselves what is in the way
 }
 
 async function choose(order: Order) {
@@ -44,8 +41,7 @@ async function choose(order: Order) {
     shown.value = { ...now, chosen: saved.order, block: { ...now.block, version: saved.version } }
   })
   isSaving.value = false
-  await press.open(props.block)
-  press.problem = null
+  await loadRail()
 }
 
 async function told(work: () => Promise<void>) {

@@ -14,7 +14,7 @@ import StationRail from '@/components/StationRail.vue'
 import StepStrip from '@/components/StepStrip.vue'
 import StyleComparison from '@/components/StyleComparison.vue'
 import TotalsPanel from '@/components/TotalsPanel.vue'
-import { useStations } from '@/composables/useStations'
+import { railOf, useStations } from '@/composables/useStations'
 import BlockBack from '@/drawing/BlockBack.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
 import CrossingLens from '@/drawing/CrossingLens.vue'
@@ -34,7 +34,7 @@ const schools = Object.entries(styleWords) as [PressStyle, string][]
 watch(() => props.block, (block) => press.open(block), { immediate: true })
 
 const shown = computed(() => press.shown)
-const stations = useStations(shown, computed(() => shown.value?.order))
+const stations = useStations(computed(() => railOf(shown.value)))
 const highlighted = computed(() => (step.value === null ? [] : (shown.value?.steps[step.value]?.joins ?? [])))
 const onFace = computed(() => (step.value === null ? (press.selected?.pile ?? []) : highlighted.value))
 

@@ -13,17 +13,15 @@ import SelectionPanel from '@/components/wall/SelectionPanel.vue'
 import SizePanel from '@/components/wall/SizePanel.vue'
 import UnitTray from '@/components/wall/UnitTray.vue'
 import WallGrid from '@/components/wall/WallGrid.vue'
-import { useStations } from '@/composables/useStations'
+import { useRail, useStations } from '@/composables/useStations'
 import { useWallKeys, type WallKey } from '@/composables/useWallKeys'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
-import { usePressStore } from '@/stores/press'
 import { useWallStore } from '@/stores/wall'
 
 const props = defineProps<{ block: number }>()
 
 const wall = useWallStore()
-const press = usePressStore()
 const tray = shallowRef<TrayKind[]>([])
 const figureKey = ref<string | null>(null)
 const isPainting = ref(false)
@@ -46,16 +44,14 @@ const follows: [Symmetry, string][] = [
 
 watch(
   () => props.block,
-  async (block) => {
-    void wall.open(block)
-    await press.open(block)
-    press.problem = null // the wall can be worked on whatever the seams are like
-  },
+  (block) => void wall.open(block),
   { immediate: true },
 )
 
 const shown = computed(() => wall.shown)
-const stations = useStations(computed(() => press.shown), computed(() => shown.value?.order))
+const { rail, load: loadRail } = useRail(() => props.block)
+const stations = useStations(rail)
+watch(() => wall.figures, loadRail)
 const fabrics = computed<WallFabric[]>(() => shown.value?.face.fabrics ?? [])
 const byKey = (key: string | null | undefined) => fabrics.value.find((fabric) => fabric.key === key)
 const rank = { light: 0, medium: 1, dark: 2 }

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { pressAfter } from '@/api/changes'
 import * as api from '@/api/client'
-import type { JoinShown, PileChoice, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices } from '@/api/types'
+import type { JoinShown, PileChoice, PressChanged, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices } from '@/api/types'
 
 export const usePressStore = defineStore('press', () => {
   const shown = shallowRef<PressShown | null>(null)
@@ -43,18 +44,20 @@ export const usePressStore = defineStore('press', () => {
 
   const releaseAll = () => change(api.releaseAll)
 
+  const releaseAsleep = () => change(api.releaseAsleep)
+
   const chooseRest = (rest: RestOfSeams) => change((block, version) => api.chooseRest(block, version, rest))
 
   const chooseStyle = (style: PressStyle) => change((block, version) => api.chooseStyle(block, version, style))
 
   const choosePiles = (choice: PileChoice) => change((block, version) => api.choosePiles(block, version, choice))
 
-  async function change(ask: (block: number, version: number) => Promise<PressShown>, join?: number) {
+  async function change(ask: (block: number, version: number) => Promise<PressChanged>, join?: number) {
     const now = shown.value
     if (now === null || isSaving.value) return
     if (join !== undefined) selectedId.value = join
     await told(async () => {
-      shown.value = await ask(now.block.id, now.block.version)
+      shown.value = pressAfter(now, await ask(now.block.id, now.block.version)) ?? (await api.press(now.block.id))
     })
     await askChoices()
   }
@@ -80,7 +83,7 @@ export const usePressStore = defineStore('press', () => {
     }
   }
 
-  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, chooseRest, chooseStyle, choosePiles }
+  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, releaseAsleep, chooseRest, chooseStyle, choosePiles }
 })
 
 /** A seam of the block's own rows is the one worth looking at first. */

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { workAfter } from '@/api/changes'
 import * as api from '@/api/client'
 import type { Chain, UnpickCause, WorkEvent, WorkShown } from '@/api/types'
 import { isPausedAfter, left, stepsAfter } from './keyed'
@@ -98,10 +99,11 @@ export const useWorkStore = defineStore('work', () => {
     clearTimeout(later)
     const [number, sent] = [block.value, queue.value.slice(0, MOST_AT_ONCE)]
     try {
-      const answer = await api.tellWork(number, sent)
+      const answer = await api.tellWork(number, sent, answered.value?.mark ?? '')
       if (block.value !== number) return
+      const now = answered.value === null ? null : workAfter(answered.value, answer)
+      answered.value = now ?? (await api.work(number))
       const ids = new Set(sent.map((event) => event.id))
-      answered.value = answer
       keep(kept(number).filter((event) => !ids.has(event.id)))
       isAway.value = false
       for (const one of answer.said) {
