@@ -9,6 +9,7 @@ use App\Http\Middleware\DailyCopy;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\OwnOrigin;
 use App\Http\Middleware\SafeHeaders;
+use App\Planning\StillPlanning;
 use App\Shelf\Mishap;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -38,11 +39,12 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->api(prepend: [OwnOrigin::class, BodyType::class, DailyCopy::class]);
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
-        $exceptions->dontReport([KeenSeamProblem::class]);
+        $exceptions->dontReport([KeenSeamProblem::class, StillPlanning::class]);
         // The log may be on the same disk.
         $exceptions->dontReportWhen(static fn (Throwable $thrown): bool => Mishap::of($thrown) !== null && error_log(($thrown->getPrevious() ?? $thrown)->getMessage()));
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (NotFoundHttpException $missing, Request $request) => ProblemResponse::notFound($missing, $request));
+        $exceptions->render(static fn (StillPlanning $planning) => ProblemResponse::waiting($planning));
         $exceptions->render(static fn (KeenSeamProblem $problem) => ProblemResponse::of($problem));
         $exceptions->render(static fn (Throwable $thrown) => ProblemResponse::ofMishap($thrown));
     })

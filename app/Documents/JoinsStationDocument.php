@@ -26,14 +26,14 @@ final class JoinsStationDocument
     /**
      * @param array<int, array{string, string}> $measured
      *
-     * @return array<string, mixed> all but what is of the block itself
+     * @return array<string, mixed> all but what is of the block itself, for Spliced::text()
      */
     public static function of(ShelfBlock $block, array $measured, PressingPlan $plan, Drift $drift, Fraction $takeUp): array
     {
         $unit = $plan->construction->face->block->unit;
         $names = SeamName::all($plan->construction);
         $tolerance = $block->tolerance($unit);
-        $effect = SeamEffect::of($drift, Remedy::find($plan, $takeUp, $block->square_up, $drift->measured, $tolerance), $tolerance, $names);
+        $effect = SeamEffect::of($drift, Remedy::find($plan, $takeUp, $block->square_up, $drift->measured, $tolerance, $drift), $tolerance, $names);
 
         return [
             'face' => FaceDocument::of($plan->construction->face),
@@ -74,11 +74,14 @@ final class JoinsStationDocument
     /**
      * @param array<int, array{string, string}> $measured
      *
-     * @return list<array<string, mixed>> by join
+     * @return \Generator<array<string, mixed>> by join
      */
-    private static function joins(ShelfBlock $block, array $measured, PressingPlan $plan, Drift $drift): array
+    private static function joins(ShelfBlock $block, array $measured, PressingPlan $plan, Drift $drift): \Generator
     {
-        return array_map(static fn (JoinSheet $sheet, SeamName $name): array => self::join($block, $measured, $plan, $sheet, $name), $drift->sheets, SeamName::all($plan->construction));
+        $names = SeamName::all($plan->construction);
+        foreach ($drift->sheets as $sheet) {
+            yield self::join($block, $measured, $plan, $sheet, $names[$sheet->join->id]);
+        }
     }
 
     /**

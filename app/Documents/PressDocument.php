@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use App\Models\ShelfBlock;
+use App\Planning\Planning;
 use App\Workings\WorkingOut;
-use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
@@ -25,7 +25,7 @@ use KeenSeam\Core\Pressing\PressingPlan;
 final class PressDocument
 {
     /**
-     * All that follows from the plan alone.
+     * All that follows from the plan alone, for Spliced::text().
      *
      * @return array<string, mixed>
      */
@@ -40,7 +40,7 @@ final class PressDocument
             'piles' => self::piles($plan),
             'crossings' => self::crossings($plan),
             'junctions' => self::junctions($plan),
-            'flaps' => self::flaps($plan, Back::of($plan->construction, $plan->pressing)),
+            'flaps' => self::flapsOneByOne($plan),
             'habits' => array_map(static fn (HabitWarning $warning): array => [
                 'text' => $face->lattice->toText($warning->at),
                 'runsStraightOn' => $warning->runsStraightOn,
@@ -61,20 +61,22 @@ final class PressDocument
      *
      * @return array<string, mixed>
      */
-    public static function ofBlock(ShelfBlock $block, WorkingOut $working): array
+    public static function ofBlock(ShelfBlock $block, WorkingOut $working, Planning $planning): array
     {
         $facts = $working->facts();
         $progress = $facts->progress();
         $head = $working->planHead();
         $best = $working->headWithoutLocks();
         $locks = $facts->locks();
+        $search = $working->search();
 
         return [
             'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
             'plan' => $head->content,
             'withoutLocks' => $best->figures,
             'proved' => $head->proved,
-            'bestProved' => $best->proved,
+            'says' => $working->standing(),
+            'planning' => $search === null ? null : ['key' => $search, ...$planning->state($search)],
             'locks' => count($locks),
             'locksAsleep' => $facts->locksAsleep(),
             'locked' => $locks === [] ? [] : array_values(array_filter(array_keys($head->pressing->directions), $working->locks()->hold(...))),
@@ -103,6 +105,14 @@ final class PressDocument
         }
 
         return $done;
+    }
+
+    /** @return \Generator<array<string, mixed>> */
+    private static function flapsOneByOne(PressingPlan $plan): \Generator
+    {
+        foreach (Back::of($plan->construction, $plan->pressing) as $flap) {
+            yield self::flaps($plan, [$flap])[0];
+        }
     }
 
     /**
@@ -147,13 +157,16 @@ final class PressDocument
         return 'from '.($pile[0] ?? '');
     }
 
-    /** @return list<array<string, mixed>> */
-    private static function joins(PressingPlan $plan): array
+    /** @return \Generator<array<string, mixed>> */
+    private static function joins(PressingPlan $plan): \Generator
     {
         $lattice = $plan->construction->face->lattice;
         $piles = array_flip(array_map(self::pileName(...), self::piles($plan)));
 
-        return array_map(static fn (Join $join, SeamName $name): array => [
+        $names = SeamName::all($plan->construction);
+        foreach ($plan->construction->joins as $join) {
+            $name = $names[$join->id];
+            yield [
             'id' => $join->id,
             'title' => $name->title,
             'left' => $name->left,
@@ -167,7 +180,8 @@ final class PressDocument
             'press' => array_map(static fn (PressDirection $press): string => $press->value, $plan->pressing->of($join)),
             'divisions' => array_map(static fn ($match): array => FaceDocument::point($match->at, $lattice), $join->matchPoints()),
             'patches' => $join->patchIds(),
-        ], $plan->construction->joins, SeamName::all($plan->construction));
+            ];
+        }
     }
 
     /** @return list<array<string, mixed>> */

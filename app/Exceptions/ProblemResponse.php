@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
+use App\Planning\StillPlanning;
 use App\Shelf\Mishap;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
@@ -43,6 +44,12 @@ final class ProblemResponse
         }
 
         return $answer;
+    }
+
+    /** Not at its end yet: whoever asked asks again. */
+    public static function waiting(StillPlanning $planning): JsonResponse
+    {
+        return new JsonResponse(['planning' => ['key' => $planning->key, ...$planning->state]], JsonResponse::HTTP_ACCEPTED);
     }
 
     public static function of(KeenSeamProblem $problem): JsonResponse

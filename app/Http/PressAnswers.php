@@ -7,6 +7,8 @@ namespace App\Http;
 use App\Documents\PressDocument;
 use App\Documents\Spliced;
 use App\Models\ShelfBlock;
+use App\Planning\Planning;
+use App\Workings\Sheets;
 use App\Workings\WorkingOut;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
@@ -17,14 +19,17 @@ use KeenSeam\Core\KeenSeamProblem;
 /** Answers of the press station: all of it, or after a change what is otherwise than before. */
 final readonly class PressAnswers
 {
-    public function __construct(private Workings $workings) {}
+    public function __construct(
+        private Workings $workings,
+        private Planning $planning,
+    ) {}
 
     /** @throws KeenSeamProblem */
     public function whole(ShelfBlock $block): Response
     {
         $working = $this->workings->of($block);
 
-        return Spliced::answer(PressDocument::ofBlock($block, $working), self::sheet($working));
+        return Spliced::answer(PressDocument::ofBlock($block, $working, $this->planning), Sheets::press($working));
     }
 
     /**
@@ -39,16 +44,11 @@ final readonly class PressAnswers
         $version = SeenVersion::of($request);
         $working = $this->workings->of($block);
         $from = $working->planHead()->content;
-        $before = self::sheet($working);
+        $before = Sheets::press($working);
         $change($working);
-        $after = self::sheet($working);
+        $after = Sheets::press($working);
         $block->saveOver($version, []);
 
-        return new JsonResponse([...PressDocument::ofBlock($block, $working), 'from' => $from, 'changed' => (object) Spliced::changed($before, $after)]);
-    }
-
-    private static function sheet(WorkingOut $working): string
-    {
-        return $working->sheet('press', [], static fn (): array => PressDocument::ofPlan($working->plan()));
+        return new JsonResponse([...PressDocument::ofBlock($block, $working, $this->planning), 'from' => $from, 'changed' => (object) Spliced::changed($before, $after)]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Planning\Planning;
 use App\Shelf\ShelfConnector;
 use App\Workings\KeptParts;
 use Illuminate\Database\Eloquent\Model;
@@ -15,6 +16,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->bind('db.connector.sqlite', ShelfConnector::class);
         $this->app->singleton(KeptParts::class);
+        $this->app->singleton(Planning::class);
     }
 
     public function boot(): void

@@ -59,13 +59,10 @@ final readonly class Walls
         return WallDocument::of($block, $wall, $face ?? Face::of($wall->opened()), $block->picture === null ? null : $this->reader->readAgain($block->picture));
     }
 
-    public function save(ShelfBlock $block, int $seenVersion, Wall $wall, string $words, Face $face): void
+    public function save(ShelfBlock $block, int $seenVersion, Wall $wall, string $words): void
     {
         $text = json_encode(BlockFileWriter::write($wall->block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
         History::record($block, $seenVersion, $words, $this->workings->of($block)->changesWith($wall->block->name, $text));
-        if ($wall->opened() === $wall->block) {
-            $this->workings->of($block)->keepFace($face);
-        }
     }
 
     /**

@@ -8,8 +8,11 @@ use App\BlockFiles\BlockFileReader;
 use App\Cutting\CuttingChoices;
 use App\Documents\FaceDocument;
 use App\Documents\PressDocument;
+use App\Documents\Spliced;
 use App\Models\Habit;
 use App\Models\ShelfBlock;
+use App\Planning\Planning;
+use App\Planning\StillPlanning;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\SeamPlaces;
@@ -17,6 +20,7 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Guide\PlanSteps;
+use KeenSeam\Core\Guide\Standing;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\WorkProgress;
 use KeenSeam\Core\Guide\WorkSteps;
@@ -32,6 +36,7 @@ use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\RestOfSeams;
 
 /**
  * Everything that is worked out of one block as it stands: its face, how it is sewn, pressed and cut, the steps, the
@@ -40,17 +45,28 @@ use KeenSeam\Core\Pressing\PressStyle;
  */
 final class WorkingOut
 {
+    /** Seconds that ways to sew a unit are compared by the plans they lead to. */
+    private const PATIENCE = 3.0;
+
+    /** Patches of a block whose sheets no request makes by itself. */
+    private const LARGE = 3000;
+
+    private ?Block $design = null;
+
+    /** @var array<string, PressingPlanner> by what is pressed */
+    private array $planners = [];
+
     public function __construct(
         private readonly ShelfBlock $block,
         private readonly KeptParts $parts,
         private readonly BlockFileReader $reader,
-        private readonly Patience $patience,
+        private readonly Planning $planning,
     ) {}
 
     /** The same questions for the block as it would be. */
     public function with(ShelfBlock $block): self
     {
-        return new self($block, $this->parts, $this->reader, $this->patience);
+        return new self($block, $this->parts, $this->reader, $this->planning);
     }
 
     public function face(): Face
@@ -58,9 +74,12 @@ final class WorkingOut
         return $this->parts->part(KeptParts::key('face', [$this->block->document]), fn (): Face => Face::of($this->reader->readAgain($this->block->document)));
     }
 
+    /** Whoever needs the block only does not wait for its face. */
     public function design(): Block
     {
-        return $this->face()->block;
+        $face = $this->parts->recall(KeptParts::key('face', [$this->block->document]));
+
+        return $face instanceof Face ? $face->block : $this->design ??= $this->reader->readAgain($this->block->document);
     }
 
     /**
@@ -151,12 +170,33 @@ final class WorkingOut
      */
     public function plan(): PressingPlan
     {
-        return $this->planOf($this->facts()->progress());
+        return $this->planned($this->facts()->locks(), $this->facts()->progress());
     }
 
     public function planHead(): PlanHead
     {
-        return $this->headOf($this->facts()->progress());
+        [$locks, $progress] = [$this->facts()->locks(), $this->facts()->progress()];
+        $head = $this->headAsLocked($locks);
+        if ($progress->agreesWith($head->pressing)) {
+            return $head;
+        }
+        $lies = [$head->content, $progress->pressed, $progress->elsewhere];
+
+        return $this->head(KeptParts::key('round', $lies), fn (): PressingPlan => $this->roundFacts($locks, $progress));
+    }
+
+    /** The search her plan comes from, while it may still be bettered. */
+    public function search(): ?string
+    {
+        [$locks, $progress] = [$this->facts()->locks(), $this->facts()->progress()];
+        $question = $this->question()->withLocks($locks);
+        if (! $progress->agreesWith($this->headAsLocked($locks)->pressing)) {
+            $question = $this->questionRound($locks, $progress);
+        } elseif ($locks !== [] && $this->block->rest !== RestOfSeams::Follows) {
+            $question = $question->withoutLocks();
+        }
+
+        return $this->headOf($question)->proved ? null : $this->planKey($question, []);
     }
 
     /** What it would be without her locks. */
@@ -167,7 +207,7 @@ final class WorkingOut
 
     public function headWithoutLocks(): PlanHead
     {
-        return $this->head($this->planKey($this->question(), []), fn (): PressingPlan => $this->planWithoutLocks());
+        return $this->headOf($this->question());
     }
 
     /** With other locks than her own. */
@@ -179,9 +219,7 @@ final class WorkingOut
     /** What a school of pressing makes of the block, without locks. */
     public function headOfStyle(PressStyle $style): PlanHead
     {
-        $question = new PressQuestion($style);
-
-        return $this->head($this->planKey($question, []), fn (): PressingPlan => $this->best($question));
+        return $this->headOf(new PressQuestion($style));
     }
 
     /**
@@ -227,16 +265,20 @@ final class WorkingOut
         return $isAlike ? $changes : $changes + ['steps_done' => []];
     }
 
-    /** For whoever has worked it out already, of the block's file as it is now. */
-    public function keepFace(Face $face): void
+    /** What is proved of her plan, and what her locks cost, in words. */
+    public function standing(): string
     {
-        $this->parts->keep(KeptParts::key('face', [$this->block->document]), $face);
+        return $this->parts->part(KeptParts::key('standing', [$this->planHead()->content, $this->headWithoutLocks()->content]), fn (): string => Standing::words($this->plan(), $this->planWithoutLocks(), $this->block->style));
     }
 
     /** The best plan for a question of one's own. */
     public function best(PressQuestion $question): PressingPlan
     {
-        return $this->parts->part($this->planKey($question, []), fn (): PressingPlan => $this->planner()->best($question, $this->patience->timeIsUp()));
+        $key = $this->planKey($question, []);
+        $known = $this->parts->recall($key);
+        $known = $known instanceof PressingPlan ? $known : null;
+
+        return $known?->proved === true ? $known : $this->planning->plan($key, $known, $this->block, $question, $this->construction(), $this->planner(...));
     }
 
     /** The plan's steps, without cutting and making.
@@ -253,7 +295,7 @@ final class WorkingOut
         $head = $this->planHead();
         $sources = [$head->content, $this->block->cutting, Habit::margin(), $this->block->chain];
 
-        return $this->parts->part(KeptParts::key('pedal', $sources), fn (): Pedal => new Pedal(
+        return $this->heavy(Sheets::Work, KeptParts::key('pedal', $sources), fn (): Pedal => new Pedal(
             substr(md5($head->content.serialize($sources)), 0, 12),
             array_map(fn (Step $step): Step => $step->at($this->places()), $this->steps()),
             $head->pressing,
@@ -267,18 +309,18 @@ final class WorkingOut
      *
      * @param list<mixed>                      $sources what it depends on besides the plan
      * @param \Closure(): array<string, mixed> $work
+     * @param Sheets|null                      $heavy   what it is, where it may take long
      */
-    public function sheet(string $name, array $sources, \Closure $work): string
+    public function sheet(string $name, array $sources, \Closure $work, ?Sheets $heavy = null): string
     {
-        return $this->parts->part(KeptParts::key($name, [$this->planHead()->content, ...$sources]), static fn (): string => json_encode($work(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION));
+        return $this->heavy($heavy, KeptParts::key($name, [$this->planHead()->content, ...$sources]), static fn (): string => Spliced::text($work()));
     }
 
     public function planner(): PressingPlanner
     {
-        static $planners = new \WeakMap();
-        $construction = $this->construction();
+        $key = KeptParts::key('construction', $this->sewnSources());
 
-        return $planners[$construction] ??= new PressingPlanner($construction, $this->parts->memory(KeptParts::key('construction', $this->sewnSources())));
+        return $this->planners[$key] ??= new PressingPlanner($this->construction(), $this->parts->memory($key));
     }
 
     /** What was found about the block's file before, by name.
@@ -289,67 +331,112 @@ final class WorkingOut
      *
      * @return T
      */
-    public function ofFile(string $name, \Closure $work): mixed
+    public function ofFile(string $name, \Closure $work, ?Sheets $heavy = null): mixed
     {
-        return $this->parts->part(KeptParts::key($name, [$this->block->document]), $work);
+        return $this->heavy($heavy, KeptParts::key($name, [$this->block->document]), $work);
     }
 
-    private function planOf(WorkProgress $progress): PressingPlan
+    /**
+     * On a very large block a worker makes it.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $work
+     *
+     * @return T
+     *
+     * @throws StillPlanning
+     */
+    private function heavy(?Sheets $what, string $key, \Closure $work): mixed
     {
-        return $this->planned($this->facts()->locks(), $progress);
+        $kept = $this->parts->recall($key);
+        if ($kept === null && $what !== null && count($this->face()->patches) > self::LARGE) {
+            $this->planning->leaveToWorker($key, $this->block, $what);
+        }
+
+        return $kept ?? $this->parts->keep($key, $work());
     }
 
     /** @param list<Lock> $locks */
     private function planned(array $locks, WorkProgress $progress): PressingPlan
     {
-        $key = $this->keyWith($locks, []);
-        $head = $this->head($key, fn (): PressingPlan => $this->asLocked($locks));
-        if ($progress->agreesWith($head->pressing)) {
-            return $this->asLocked($locks);
-        }
+        $head = $this->headAsLocked($locks);
 
-        return $this->roundFacts($locks, $progress);
+        return $progress->agreesWith($head->pressing) ? $this->asLocked($locks) : $this->roundFacts($locks, $progress);
     }
 
-    private function headOf(WorkProgress $progress): PlanHead
+    /** @param list<Lock> $locks */
+    private function headAsLocked(array $locks): PlanHead
     {
-        $locks = $this->facts()->locks();
-        $head = $this->head($this->keyWith($locks, []), fn (): PressingPlan => $this->asLocked($locks));
-        if ($progress->agreesWith($head->pressing)) {
+        $question = $this->question()->withLocks($locks);
+        if ($locks === [] || $this->block->rest === RestOfSeams::Follows) {
+            return $this->headOf($question);
+        }
+
+        return $this->head($this->flippedKey($question, $this->headOf($question->withoutLocks())), fn (): PressingPlan => $this->asLocked($locks));
+    }
+
+    /** Of a plan that is bettered there is another head each time. */
+    private function headOf(PressQuestion $question): PlanHead
+    {
+        $key = $this->planKey($question, []);
+        $head = $this->parts->recall('head-'.$key);
+        if ($head instanceof PlanHead && ($head->proved || $head->found === $this->planning->found($key))) {
+            if (! $head->proved) {
+                $this->planning->better($key, $this->block, $question);
+            }
+
             return $head;
         }
 
-        return $this->head($this->keyWith($locks, [$progress->pressed, $progress->elsewhere]), fn (): PressingPlan => $this->roundFacts($locks, $progress));
+        return $this->parts->keep('head-'.$key, $this->headMade($key, $this->best($question), $this->planning->found($key)));
     }
 
     /** @param list<Lock> $locks */
     private function asLocked(array $locks): PressingPlan
     {
-        return $this->parts->part($this->keyWith($locks, []), fn (): PressingPlan => $this->planner()->planned($this->question()->withLocks($locks), $this->block->rest, $this->patience->timeIsUp()));
+        $question = $this->question()->withLocks($locks);
+        if ($locks === [] || $this->block->rest === RestOfSeams::Follows) {
+            return $this->best($question);
+        }
+        // Laid over the plan that is known without them, whether that is the best there can be or not yet.
+        $best = $this->best($question->withoutLocks());
+
+        return $this->parts->part($this->flippedKey($question, $best), fn (): PressingPlan => $this->planner()->bestThenFlipped($question));
     }
 
     /** @param list<Lock> $locks */
     private function roundFacts(array $locks, WorkProgress $progress): PressingPlan
     {
-        return $this->parts->part($this->keyWith($locks, [$progress->pressed, $progress->elsewhere]), function () use ($locks, $progress): PressingPlan {
-            $all = new Locks($this->construction(), $locks);
-            foreach ($progress->facts($this->construction(), $this->question()->twoPiles) as $fact) {
-                // Her own locks are above it: she may press a seam again.
-                $all = $all->hold($fact->join) ? $all : $all->with($fact);
-            }
+        return $this->best($this->questionRound($locks, $progress));
+    }
 
-            return $this->planner()->best($this->question()->withLocks($all->all), $this->patience->timeIsUp());
-        });
+    /** @param list<Lock> $locks */
+    private function questionRound(array $locks, WorkProgress $progress): PressQuestion
+    {
+        $all = new Locks($this->construction(), $locks);
+        foreach ($progress->facts($this->construction(), $this->question()->twoPiles) as $fact) {
+            // Her own locks are above it: she may press a seam again.
+            $all = $all->hold($fact->join) ? $all : $all->with($fact);
+        }
+
+        return $this->question()->withLocks($all->all);
     }
 
     /** @param \Closure(): PressingPlan $plan */
     private function head(string $key, \Closure $plan): PlanHead
     {
-        return $this->parts->part('head-'.$key, static function () use ($plan, $key): PlanHead {
-            $found = $plan();
+        return $this->parts->part('head-'.$key, fn (): PlanHead => $this->headMade($key, $plan(), 0));
+    }
 
-            return new PlanHead(hash('xxh128', $key.serialize([$found->pressing, $found->proved, $found->bound])), $found->pressing, $found->cost, PressDocument::figures($found), $found->proved);
-        });
+    private function headMade(string $key, PressingPlan $plan, int $found): PlanHead
+    {
+        return new PlanHead(hash('xxh128', $key.serialize([$plan->pressing, $plan->proved, $plan->bound])), $plan->pressing, PressDocument::figures($plan), $plan->proved, $found);
+    }
+
+    private function flippedKey(PressQuestion $question, PressingPlan|PlanHead $best): string
+    {
+        return $this->planKey($question, [$best->pressing]);
     }
 
     /** @return non-empty-list<Step> */
@@ -371,25 +458,25 @@ final class WorkingOut
         $unit = $drawn->face->block->unit;
         $plain = CuttingPlan::of($drawn, $this->choices()->withoutUnits()->question($unit, Margin::Exact));
         $cutting = CuttingPlan::of($drawn, $this->choices()->fitting($plain)->question($unit, Margin::Exact));
-        $sewn = ChosenBuilds::sewn($drawn, $cutting, new PressQuestion($this->block->style), $this->patience->timeIsUp());
+        $sewn = ChosenBuilds::sewn($drawn, $cutting, new PressQuestion($this->block->style), self::untilEnd());
         // Written and read once, so that it is the same whether it was kept or not.
         $file = json_encode(BlockFileWriter::write($sewn->face->block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
 
         return Construction::of(Face::of($this->reader->readAgain($file)), $this->block->order);
     }
 
-    /** @param list<Lock> $locks
-     * @param list<mixed> $facts
-     */
-    private function keyWith(array $locks, array $facts): string
-    {
-        return $this->planKey($this->question()->withLocks($locks), [$locks === [] ? null : $this->block->rest, ...$facts]);
-    }
-
     /** @param list<mixed> $more */
     private function planKey(PressQuestion $question, array $more): string
     {
         return KeptParts::key('plan', [...$this->sewnSources(), $question->name(), ...array_filter($more, static fn (mixed $one): bool => $one !== null && $one !== [])]);
+    }
+
+    /** @return \Closure(): bool that ways are compared no longer */
+    private static function untilEnd(): \Closure
+    {
+        $end = microtime(true) + self::PATIENCE;
+
+        return static fn (): bool => microtime(true) > $end;
     }
 
     /** @return list<mixed> */

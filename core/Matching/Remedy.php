@@ -35,11 +35,12 @@ final readonly class Remedy
 
     /**
      * @param array<int, array{float, float}> $measured by join
+     * @param Drift|null                      $drift    of the same, where it is known already
      */
-    public static function find(PressingPlan $plan, Fraction $takeUp, SquareUp $squareUp, array $measured, Tolerance $tolerance): self
+    public static function find(PressingPlan $plan, Fraction $takeUp, SquareUp $squareUp, array $measured, Tolerance $tolerance, ?Drift $drift = null): self
     {
         $wrong = static fn (Drift $drift): array => array_values(array_filter($drift->sheets, static fn (JoinSheet $sheet): bool => self::cannotBeEased($sheet, $tolerance)));
-        $now = $wrong(new Drift($plan, $takeUp, $squareUp, [], $measured));
+        $now = $wrong($drift ?? new Drift($plan, $takeUp, $squareUp, [], $measured));
         if ($now === []) {
             return new self([], true, 0, 0);
         }

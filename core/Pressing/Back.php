@@ -8,8 +8,9 @@ use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Piece;
-use KeenSeam\Core\Pressing\Internal\Clipping;
 use KeenSeam\Core\Pressing\Internal\Cloth;
+use KeenSeam\Core\Pressing\Internal\FoldLine;
+use KeenSeam\Core\Pressing\Internal\LayingCloth;
 
 /**
  * The back of the pressed block: every piece of cloth with its allowances as they lie, folded and trimmed by the
@@ -31,71 +32,65 @@ final class Back
      */
     public static function of(Construction $construction, Pressing $pressing, ?Assembly $assembly = null): array
     {
-        return (new self($construction, $pressing))->flaps($assembly ?? $construction->root);
+        return (new self($construction, $pressing))->laid($assembly ?? $construction->root)->flaps();
     }
 
-    /** @return list<Flap> */
-    private function flaps(Assembly $assembly): array
+    private function laid(Assembly $assembly): LayingCloth
     {
         if ($assembly instanceof Piece) {
-            return [new Flap($assembly->patch->id, $this->cloth->outlines[$assembly->patch->id]->corners)];
+            return new LayingCloth([new Flap($assembly->patch->id, $this->cloth->outlines[$assembly->patch->id]->corners)]);
         }
         if (! $assembly instanceof Join) {
             throw new \LogicException('An assembly is a piece or a join.');
         }
-        [$leftBody, $leftAllowance] = $this->divided($assembly, $assembly->left, -1.0);
-        [$rightBody, $rightAllowance] = $this->divided($assembly, $assembly->right, 1.0);
+        $line = $this->cloth->lines[$assembly->id];
+        [$leftAllowance, $rightAllowance] = [[], []];
+        $left = $this->laid($assembly->left)->dividedAt(-$line->toRightX, -$line->toRightY, -$line->c, $leftAllowance);
+        $right = $this->laid($assembly->right)->dividedAt($line->toRightX, $line->toRightY, $line->c, $rightAllowance);
+        [$leftAllowance, $rightAllowance] = [self::ranged($line, $leftAllowance), self::ranged($line, $rightAllowance)];
         $folded = $flat = [];
         foreach ($this->pressing->of($assembly) as $segment => $press) {
-            $ofLeft = $this->besideSegment($assembly, $leftAllowance, $segment);
-            $ofRight = $this->besideSegment($assembly, $rightAllowance, $segment);
-            $folded = [
-                ...$folded,
-                ...($press->foldsLeft() ? $this->foldedOver($assembly, $ofLeft) : []),
-                ...($press->foldsRight() ? $this->foldedOver($assembly, $ofRight) : []),
-            ];
+            $ofLeft = self::besideSegment($line, $leftAllowance, $segment);
+            $ofRight = self::besideSegment($line, $rightAllowance, $segment);
+            array_push($folded, ...($press->foldsLeft() ? self::foldedOver($line, $ofLeft) : []), ...($press->foldsRight() ? self::foldedOver($line, $ofRight) : []));
             // Seen from the back, the allowance that lies flat covers the one folded under it.
-            $flat = [
-                ...$flat,
-                ...($press === PressDirection::Right ? $ofLeft : []),
-                ...($press === PressDirection::Left ? $ofRight : []),
-            ];
+            array_push($flat, ...($press === PressDirection::Right ? $ofLeft : []), ...($press === PressDirection::Left ? $ofRight : []));
         }
 
-        return [...$leftBody, ...$rightBody, ...$folded, ...$flat];
-    }
+        $allowances = [...$folded, ...$flat];
 
-    /** @return array{list<Flap>, list<Flap>} what lies on the part's own side of the seam, and what reaches past it */
-    private function divided(Join $join, Assembly $part, float $ownSide): array
-    {
-        $line = $this->cloth->lines[$join->id];
-        $own = $past = [];
-        foreach ($this->flaps($part) as $flap) {
-            $own[] = $this->cut($flap, $line->toRightX * $ownSide, $line->toRightY * $ownSide, $line->c * $ownSide);
-            $past[] = $this->cut($flap->asAllowance(), $line->toRightX * -$ownSide, $line->toRightY * -$ownSide, $line->c * -$ownSide);
-        }
-
-        return [array_merge(...$own), array_merge(...$past)];
+        return new LayingCloth(array_values(array_filter([$left, $right, $allowances === [] ? null : new LayingCloth($allowances)])));
     }
 
     /**
      * @param list<Flap> $flaps
      *
+     * @return list<array{Flap, float, float}> each with where it lies along the seam
+     */
+    private static function ranged(FoldLine $line, array $flaps): array
+    {
+        return array_map(static fn (Flap $flap): array => [$flap, ...LayingCloth::range($flap, $line->alongX, $line->alongY)], $flaps);
+    }
+
+    /**
+     * @param list<array{Flap, float, float}> $flaps as ranged() told them
+     *
      * @return list<Flap>
      */
-    private function besideSegment(Join $join, array $flaps, int $segment): array
+    private static function besideSegment(FoldLine $line, array $flaps, int $segment): array
     {
-        $line = $this->cloth->lines[$join->id];
-        $from = $line->divisions[$segment - 1] ?? null;
-        $to = $line->divisions[$segment] ?? null;
-        if ($from !== null) {
-            $flaps = array_merge(...array_map(fn (Flap $flap): array => $this->cut($flap, $line->alongX, $line->alongY, -$from), $flaps));
-        }
-        if ($to !== null) {
-            $flaps = array_merge(...array_map(fn (Flap $flap): array => $this->cut($flap, -$line->alongX, -$line->alongY, $to), $flaps));
+        $from = $line->divisions[$segment - 1] ?? -INF;
+        $to = $line->divisions[$segment] ?? INF;
+        $beside = [];
+        foreach ($flaps as [$flap, $start, $end]) {
+            if ($end > $from && $start < $to) {
+                $part = $start < $from ? LayingCloth::cut($flap, $line->alongX, $line->alongY, -$from) : $flap;
+                $part = $part !== null && $end > $to ? LayingCloth::cut($part, -$line->alongX, -$line->alongY, $to) : $part;
+                $beside = $part === null ? $beside : [...$beside, $part];
+            }
         }
 
-        return $flaps;
+        return $beside;
     }
 
     /**
@@ -103,20 +98,10 @@ final class Back
      *
      * @return list<Flap> mirrored at the seam, lowest and topmost changed over
      */
-    private function foldedOver(Join $join, array $flaps): array
+    private static function foldedOver(FoldLine $line, array $flaps): array
     {
-        $line = $this->cloth->lines[$join->id];
-
         return array_map(static fn (Flap $flap): Flap => $flap->foldedOver(
             array_map(static fn (array $corner): array => $line->mirrored($corner[0], $corner[1]), $flap->corners),
         ), array_reverse($flaps));
-    }
-
-    /** @return list<Flap> one, or none when nothing is left */
-    private function cut(Flap $flap, float $x, float $y, float $c): array
-    {
-        $corners = Clipping::clipped($flap->corners, $x, $y, $c);
-
-        return $corners === [] ? [] : [$flap->withCorners($corners)];
     }
 }

@@ -32,19 +32,26 @@ final class PressingPlanner
     }
 
     /**
-     * The plan that costs least while the locks hold.
+     * The plan that costs least while the locks hold. A plan that was found in a hurry before is bettered, never replaced
+     * by a worse one.
      *
-     * @param (\Closure(): bool)|null $timeIsUp asked now and then; once true, the best plan so far is given with its gap
+     * @param (\Closure(): bool)|null             $timeIsUp asked now and then; once true, the best plan so far is given with its gap
+     * @param (\Closure(PressingPlan): void)|null $onBetter told of every better plan that is found on the way
      *
      * @throws LockNotPossible
      */
-    public function best(PressQuestion $question, ?\Closure $timeIsUp = null): PressingPlan
+    public function best(PressQuestion $question, ?\Closure $timeIsUp = null, ?\Closure $onBetter = null): PressingPlan
     {
-        [$model, $optimum] = $this->solved($question, $timeIsUp);
+        [$model, $optimum] = $this->solved($question, $timeIsUp, $onBetter === null ? null : fn (PressingModel $model, Optimum $better) => $better->boundHigh >= Weight::FORBIDDEN ? null : $onBetter($this->found($model, $better, $question)));
         if ($optimum->boundHigh >= Weight::FORBIDDEN) {
             throw LockNotPossible::contradicting($question->locks);
         }
 
+        return $this->found($model, $optimum, $question);
+    }
+
+    private function found(PressingModel $model, Optimum $optimum, PressQuestion $question): PressingPlan
+    {
         return $this->price($model->variables->pressing($optimum->values), $question)->found(
             $model->variables->turnedUnits($optimum->values),
             $model->weight->toCost($optimum->boundHigh, $optimum->boundLow),
@@ -62,7 +69,7 @@ final class PressingPlanner
      */
     public function bestThenFlipped(PressQuestion $question, ?\Closure $timeIsUp = null): PressingPlan
     {
-        [$model, $optimum] = $this->solved($question->withoutLocks(), $timeIsUp);
+        [$model, $optimum] = $this->solved[$question->withoutLocks()->name()] ?? $this->solved($question->withoutLocks(), $timeIsUp);
         $overrides = [];
         foreach ($question->locks as $lock) {
             $overrides = $model->variables->overriding($optimum->values, $lock) + $overrides;
@@ -108,32 +115,37 @@ final class PressingPlanner
             : $this->bestThenFlipped($question, $timeIsUp);
     }
 
-    /** @return array{PressingModel, Optimum} */
-    private function solved(PressQuestion $question, ?\Closure $timeIsUp): array
-    {
-        $known = $this->solved[$question->name()] ?? null;
-        if ($known === null) {
-            $known = $this->solve($question, $timeIsUp ?? static fn (): bool => false);
-            if ($known[1]->exact) {
-                $this->solved[$question->name()] = $known; // a plan found in a hurry may be bettered when asked again
-            }
-        }
-
-        return $known;
-    }
-
     /**
-     * @param \Closure(): bool $timeIsUp
+     * @param (\Closure(PressingModel, Optimum): mixed)|null $onBetter
      *
      * @return array{PressingModel, Optimum}
      */
-    private function solve(PressQuestion $question, \Closure $timeIsUp): array
+    private function solved(PressQuestion $question, ?\Closure $timeIsUp, ?\Closure $onBetter = null): array
+    {
+        $known = $this->solved[$question->name()] ?? null;
+        if ($known !== null && $known[1]->exact) {
+            return $known;
+        }
+
+        return $this->solved[$question->name()] = $this->solve($question, $timeIsUp ?? static fn (): bool => false, $onBetter);
+    }
+
+    /**
+     * @param \Closure(): bool                               $timeIsUp
+     * @param (\Closure(PressingModel, Optimum): mixed)|null $onBetter
+     *
+     * @return array{PressingModel, Optimum}
+     */
+    private function solve(PressQuestion $question, \Closure $timeIsUp, ?\Closure $onBetter): array
     {
         $model = new PressingModel($this->construction, $this->junctions, $question, $this->tables($question->style->allowsFurls()));
         $kept = $this->memory?->recall($question->name());
         $optimum = $kept === null ? null : Optimum::fromArray($kept);
-        if ($optimum === null) {
-            $optimum = $model->solve($timeIsUp);
+        if ($optimum === null || ! $optimum->exact) {
+            $isOfThisModel = $optimum !== null && count($optimum->values) === count($model->domains());
+            $optimum = $model->solve($timeIsUp, $isOfThisModel ? $optimum : null, $onBetter === null ? null : static function (Optimum $better) use ($model, $onBetter): void {
+                $onBetter($model, $better);
+            });
             $this->memory?->keep($question->name(), $optimum->toArray());
         }
 

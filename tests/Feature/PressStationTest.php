@@ -51,7 +51,7 @@ final class PressStationTest extends TestCase
     public function test_a_pile_is_flipped_and_released_as_one(): void
     {
         $station = $this->getJson('/api/blocks/2/plan')->json();
-        $pile = $station['joins'][0]['pile'];
+        $pile = $station['piles'][$station['joins'][0]['pile']];
         self::assertGreaterThan(1, count($pile));
         $after = $this->flip($pile[1], 1);
         self::assertEqualsCanonicalizing($pile, $after['locked']);

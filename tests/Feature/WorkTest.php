@@ -53,10 +53,13 @@ final class WorkTest extends TestCase
         $keys = array_column($this->steps(), 'key');
         $events = [self::event('done', $keys[0], 'a-first-key'), self::event('done', $keys[1], 'a-second-key'), self::event('back', $keys[1], 'the-way-back')];
         $this->postJson('/api/blocks/3/work/events', ['events' => $events])->assertOk();
-        $again = $this->postJson('/api/blocks/3/work/events', ['events' => [...$events, self::event('done', $keys[1], 'once-more')]])->assertOk()->json();
+        $mark = $this->getJson('/api/blocks/3/work')->json('mark');
+        $again = $this->postJson('/api/blocks/3/work/events', ['events' => [...$events, self::event('done', $keys[1], 'once-more')], 'mark' => $mark])->assertOk()->json();
 
         self::assertSame([['key' => $keys[1], 'isDone' => true]], array_map(static fn (array $step): array => array_intersect_key($step, ['key' => 1, 'isDone' => 1]), $again['steps']), 'only what changed');
         self::assertSame([true, true, false], array_column(array_slice($this->steps(), 0, 3), 'isDone'));
+        $unknown = $this->postJson('/api/blocks/3/work/events', ['events' => $events])->assertOk()->json();
+        self::assertSame([true, count($keys)], [$unknown['isWhole'], count($unknown['steps'])], 'a screen that knows another state is told of every step');
         self::assertSame(4, WorkEvent::query()->count());
         self::assertSame([1, 2], [ShelfBlock::query()->findOrFail(3)->version, ShelfBlock::query()->findOrFail(3)->stepsDoneNow()], 'steps are no new version');
     }

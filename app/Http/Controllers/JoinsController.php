@@ -10,6 +10,7 @@ use App\Http\SeenVersion;
 use App\Models\SeamTestRecord;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
+use App\Workings\Sheets;
 use App\Workings\WorkingOut;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
@@ -18,7 +19,6 @@ use Illuminate\Http\Response;
 use KeenSeam\Core\Assembly\JoinNotKnown;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\MeasuredNotLikely;
 use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Matching\Scatter;
@@ -83,7 +83,7 @@ final readonly class JoinsController
         ]);
         $working = $this->workings->of($block);
 
-        return Spliced::answer([...$this->heading($block, $working), 'advice' => $test->words($ideal, $unit)], self::sheet($block, $working));
+        return Spliced::answer([...$this->heading($block, $working), 'advice' => $test->words($ideal, $unit)], Sheets::joins($block, $working));
     }
 
     /**
@@ -106,10 +106,10 @@ final readonly class JoinsController
             }
             $size = [$fields->text('width'), $fields->text('height')];
         }
-        [$version, $before] = [SeenVersion::of($request), self::sheet($block, $working)];
+        [$version, $before] = [SeenVersion::of($request), Sheets::joins($block, $working)];
         $block->saveOver($version, ['measured_parts' => $working->facts()->withMeasured($join, $size)]);
 
-        return new JsonResponse([...$this->heading($block, $working), 'changed' => (object) Spliced::changed($before, self::sheet($block, $working))]);
+        return new JsonResponse([...$this->heading($block, $working), 'changed' => (object) Spliced::changed($before, Sheets::joins($block, $working))]);
     }
 
     /**
@@ -165,25 +165,12 @@ final readonly class JoinsController
     {
         $working = $this->workings->of($block);
 
-        return Spliced::answer($this->heading($block, $working), self::sheet($block, $working));
+        return Spliced::answer($this->heading($block, $working), Sheets::joins($block, $working));
     }
 
     /** @return array<string, mixed> */
     private function heading(ShelfBlock $block, WorkingOut $working): array
     {
         return JoinsStationDocument::heading($block, SeamTestRecord::query()->where('units', $working->design()->unit->value)->orderByDesc('id')->limit(10)->get()->values()->all());
-    }
-
-    private static function sheet(ShelfBlock $block, WorkingOut $working): string
-    {
-        $measured = $working->facts()->measured();
-
-        return $working->sheet('joins', [$block->take_up, $block->square_up, $block->leave, $block->ease, $measured], static function () use ($block, $working, $measured): array {
-            $plan = $working->plan();
-            $kept = $plan->construction->face->block;
-            $takeUp = TakeUp::readOrIdeal($block->take_up, $kept);
-
-            return JoinsStationDocument::of($block, $measured, $plan, new Drift($plan, $takeUp, $block->square_up, [], $working->facts()->measuredIn($kept->unit)), $takeUp);
-        });
     }
 }

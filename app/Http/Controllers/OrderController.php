@@ -8,6 +8,7 @@ use App\Documents\OrdersDocument;
 use App\Exceptions\ChoiceNotKnown;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
+use App\Workings\Sheets;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -22,7 +23,7 @@ final readonly class OrderController
     public function index(ShelfBlock $block): JsonResponse
     {
         $working = $this->workings->of($block);
-        $orders = $working->ofFile('orders', static fn (): array => OrdersDocument::orders($working->face()));
+        $orders = Sheets::orders($working);
 
         return new JsonResponse(OrdersDocument::of($block, $working->shown()['face'], $orders));
     }

@@ -35,7 +35,7 @@ final readonly class WallController
         $follow = $request->json('follow', '');
         $changed = $changed->followedFrom($wall, is_string($follow) ? (Symmetry::tryFrom($follow) ?? Symmetry::None) : Symmetry::None);
         $face = $this->walls->face($changed);
-        $this->walls->save($block, $seen, $changed, $words, $face);
+        $this->walls->save($block, $seen, $changed, $words);
 
         return new JsonResponse($this->walls->shown($block, $changed, $face));
     }

@@ -42,7 +42,7 @@ final class RealEdge
         [$this->tx, $this->ty] = RealAssembly::along($join);
         $sides = $this->sides();
         $stretches = $touched = $onJoin = [];
-        foreach ($assembly->patchIds() as $id) {
+        foreach (self::near($assembly, $join, array_column($sides, 0)) as $id) {
             foreach ($patches[$id]->outline->edges() as [$a, $b]) {
                 $isOn = $join->seam->sideOf($a) === 0;
                 if ($isOn) {
@@ -67,6 +67,41 @@ final class RealEdge
                 $this->tips[$key] = true;
             }
         }
+    }
+
+    /**
+     * Patches that may touch the seam or one of its ends: parts of a large assembly that lie clear of it are not looked into.
+     *
+     * @param list<Point> $ends
+     *
+     * @return list<int> ascending
+     */
+    private static function near(Assembly $assembly, Join $join, array $ends): array
+    {
+        $seam = $join->seam;
+        [$left, $right] = [min($seam->from->x, $seam->to->x), max($seam->from->x, $seam->to->x)];
+        [$top, $bottom] = [min($seam->from->y, $seam->to->y), max($seam->from->y, $seam->to->y)];
+        foreach ($ends as $end) {
+            [$left, $right, $top, $bottom] = [min($left, $end->x), max($right, $end->x), min($top, $end->y), max($bottom, $end->y)];
+        }
+        $found = [];
+        $look = static function (Assembly $part) use (&$look, &$found, $left, $right, $top, $bottom): void {
+            $xs = array_map(static fn (Point $point): int => $point->x, $part->outline()->points);
+            $ys = array_map(static fn (Point $point): int => $point->y, $part->outline()->points);
+            if (min($xs) > $right || max($xs) < $left || min($ys) > $bottom || max($ys) < $top) {
+                return;
+            }
+            if ($part instanceof Join) {
+                $look($part->left);
+                $look($part->right);
+            } else {
+                array_push($found, ...$part->patchIds());
+            }
+        };
+        $look($assembly);
+        sort($found);
+
+        return $found;
     }
 
     /** How far it lies beyond its place in a direction: the mean of its patches by their length on it. */

@@ -102,6 +102,16 @@ final class Contraction
         );
     }
 
+    /**
+     * @param list<int> $values of all variables
+     *
+     * @return list<int> of the variables that are left, as those of them say that stand for others
+     */
+    public function contracted(array $values): array
+    {
+        return array_map(static fn (int $variable): int => $values[$variable], $this->left);
+    }
+
     /** @return list<list<int>> numbers of the factors that differ in the first figure, in groups that share variables */
     private function groups(): array
     {

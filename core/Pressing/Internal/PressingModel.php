@@ -57,10 +57,14 @@ final class PressingModel
         $this->weight = Weight::of($construction, $question->style);
     }
 
-    /** @param \Closure(): bool $timeIsUp */
-    public function solve(\Closure $timeIsUp): Optimum
+    /**
+     * @param \Closure(): bool               $timeIsUp
+     * @param Optimum|null                   $known    what an earlier search found
+     * @param (\Closure(Optimum): void)|null $onBetter told of everything better that is found on the way
+     */
+    public function solve(\Closure $timeIsUp, ?Optimum $known = null, ?\Closure $onBetter = null): Optimum
     {
-        return Search::best($this->domains(), $this->factors(), $timeIsUp, $this->question->style->goesByTheLump() ? null : Weight::SECOND);
+        return Search::best($this->domains(), $this->factors(), $timeIsUp, $this->question->style->goesByTheLump() ? null : Weight::SECOND, $known, $onBetter);
     }
 
     /** @return list<int> number of values of each variable */

@@ -12,60 +12,76 @@ namespace KeenSeam\Core\Pressing\Internal;
 final class Search
 {
     /** Table sizes to try one after the other: the first that is exact ends the search. */
-    private const SMALL_TABLES = [1 << 8, 1 << 13];
+    private const SMALL_TABLE = 1 << 8;
 
-    private const LARGE_TABLES = [1 << 16, 1 << 19];
+    private const MIDDLE_TABLE = 1 << 13;
+
+    private const LARGE_TABLE = 1 << 16;
+
+    private const LARGEST_TABLE = 1 << 19;
 
     /** Looks at the clock in the first go with clusters: what they prove at all they mostly prove at once. */
     private const FIRST_GO = 500;
 
-    /** Tables of so many entries together are made in a second or two. */
+    /** So many entries of all tables together are made in a second or two, and held in 150 MB. */
     private const MOST_ENTRIES = 1 << 22;
 
     /** Beyond so many variables in a cover, branching rarely gets anywhere. */
     private const LARGEST_COVER = 60;
 
     /**
-     * @param list<int>        $domains
-     * @param list<Factor>     $factors
-     * @param \Closure(): bool $timeIsUp
-     * @param int|null         $firstUnit the weight of one of the figure that counts first, where that figure is the nesting
+     * @param list<int>                      $domains
+     * @param list<Factor>                   $factors
+     * @param \Closure(): bool               $timeIsUp
+     * @param int|null                       $firstUnit the weight of one of the figure that counts first, where that figure is the nesting
+     * @param Optimum|null                   $known     what an earlier search found
+     * @param (\Closure(Optimum): void)|null $onBetter  told of everything better that is found on the way
      */
-    public static function best(array $domains, array $factors, \Closure $timeIsUp, ?int $firstUnit): Optimum
+    public static function best(array $domains, array $factors, \Closure $timeIsUp, ?int $firstUnit, ?Optimum $known = null, ?\Closure $onBetter = null): Optimum
     {
         if ($firstUnit === null) {
-            return self::search($domains, $factors, $timeIsUp);
+            return self::search($domains, $factors, $timeIsUp, $known, $onBetter ?? static fn (): null => null);
         }
         $contraction = Contraction::of($domains, $factors, $firstUnit);
-        $found = self::search($contraction->domains(), $contraction->factors(), $timeIsUp);
+        $expanded = static fn (Optimum $found): Optimum => new Optimum($contraction->expanded($found->values), $found->boundHigh, $found->boundLow, $found->exact);
+        $from = $known === null ? null : new Optimum($contraction->contracted($known->values), $known->boundHigh, $known->boundLow, false);
 
-        return new Optimum($contraction->expanded($found->values), $found->boundHigh, $found->boundLow, $found->exact);
+        return $expanded(self::search($contraction->domains(), $contraction->factors(), $timeIsUp, $from, static fn (Optimum $better) => $onBetter === null ? null : $onBetter($expanded($better))));
     }
 
     /**
-     * @param list<int>        $domains
-     * @param list<Factor>     $factors
-     * @param \Closure(): bool $timeIsUp
+     * @param list<int>                $domains
+     * @param list<Factor>             $factors
+     * @param \Closure(): bool         $timeIsUp
+     * @param Optimum|null             $known
+     * @param \Closure(Optimum): mixed $onBetter
      */
-    private static function search(array $domains, array $factors, \Closure $timeIsUp): Optimum
+    private static function search(array $domains, array $factors, \Closure $timeIsUp, ?Optimum $known, \Closure $onBetter): Optimum
     {
         // The first, small round always runs to its end, so that there is a plan however short the time.
-        $best = self::eliminated($domains, $factors, self::SMALL_TABLES[0], static fn (): bool => false)
+        $best = self::eliminated($domains, $factors, self::SMALL_TABLE, static fn (): bool => false)
             ?? throw new \LogicException('A round without a clock gives a plan.');
+        $best = $best->exact || $known === null ? $best : self::better($known, $best, $domains, $factors);
+        $onBetter($best);
         $tables = static fn (int $size): \Closure => static fn (): ?Optimum => self::eliminated($domains, $factors, $size, $timeIsUp);
         $clusters = static fn (int $mostLooks): \Closure => static fn (Optimum $best): ?Optimum => ClusterSearch::best($domains, $factors, Descent::weigh($factors, $best->values, $domains), $timeIsUp, $mostLooks);
-        $isSmall = count($domains) * self::LARGE_TABLES[0] <= self::MOST_ENTRIES;
+        // As large as memory allows for all tables together.
+        $largest = min(self::LARGEST_TABLE, 1 << (int) log(self::MOST_ENTRIES / max(1, count($domains)), 2));
+        $isQuick = $largest >= self::LARGE_TABLE;
         $rounds = [
             $clusters(self::FIRST_GO),
-            $tables(self::SMALL_TABLES[1]),
-            ...($isSmall ? [$tables(self::LARGE_TABLES[0])] : []),
+            ...($largest > self::MIDDLE_TABLE ? [$tables(self::MIDDLE_TABLE)] : []),
+            ...($isQuick ? [$tables(self::LARGE_TABLE)] : []),
             $clusters(PHP_INT_MAX),
             static fn (Optimum $best): ?Optimum => CoverSearch::best($domains, $factors, $timeIsUp, self::LARGEST_COVER, Descent::weigh($factors, $best->values, $domains)),
-            ...($isSmall ? [] : [$tables(self::LARGE_TABLES[0])]),
-            $tables(self::LARGE_TABLES[1]),
+            $tables($largest),
         ];
         foreach ($rounds as $round) {
-            $best = $best->exact || $timeIsUp() ? $best : self::better($best, $round($best), $domains, $factors);
+            if ($best->exact || $timeIsUp()) {
+                break;
+            }
+            $best = self::better($best, $round($best), $domains, $factors);
+            $onBetter($best);
         }
 
         return $best;

@@ -26,7 +26,7 @@ export function pressShown(answer: PressAnswer): PressShown {
   }
 }
 
-const beside = ({ block, plan, withoutLocks, proved, bestProved, locks, locksAsleep, locked, pressed, rest, stepsDone, seamsSewn, order, style }: PressChanged) => ({ block, plan, withoutLocks, proved, bestProved, locks, locksAsleep, locked, pressed, rest, stepsDone, seamsSewn, order, style })
+const beside = ({ block, plan, withoutLocks, proved, says, planning, locks, locksAsleep, locked, pressed, rest, stepsDone, seamsSewn, order, style }: PressChanged) => ({ block, plan, withoutLocks, proved, says, planning, locks, locksAsleep, locked, pressed, rest, stepsDone, seamsSewn, order, style })
 
 /** Null where the answer says what changed of another plan than the one that is shown: then all of it is to be asked for. */
 export function pressAfter(shown: PressShown, answer: PressChanged): PressShown | null {

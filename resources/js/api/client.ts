@@ -1,5 +1,6 @@
+import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AtSize, BroughtBack, Chain, Changed, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PrecutShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, ShelfShown, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AtSize, BroughtBack, Chain, Changed, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PlanningShown, PrecutShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, ShelfShown, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -144,6 +145,19 @@ export const checkPattern = (block: number, text: string) => ask<{ findings: str
 
 export const swatchAddress = (name: string) => `/api/swatches/${name}`
 
+/** The search that an answer waits for, while there is one. */
+export const awaited = shallowRef<PlanningShown | null>(null)
+
+export const planning = (key: string) => ask<PlanningShown>('GET', `/planning/${key}`)
+
+export const stopPlanning = (key: string) => ask<PlanningShown>('POST', `/planning/${key}/stop`)
+
+/** The next time the plan is asked for it is searched on. */
+export const planOn = (key: string) => ask<PlanningShown>('POST', `/planning/${key}/on`)
+
+/** Milliseconds between two looks at a search. */
+const AGAIN = 1000
+
 /** Milliseconds; the five schools of a very large block together stay below it. */
 const LONGEST = 60_000
 
@@ -173,6 +187,14 @@ async function ask<Answer>(method: string, path: string, sent: Sent = {}): Promi
     await new Promise((resolve) => setTimeout(resolve, 1000 * Number(response.headers.get('Retry-After'))))
     response = await send()
   }
+  // Nothing was changed yet: a worker is still at the plan. Whoever stops it gets the best so far.
+  while (response.status === 202) {
+    const told = (await response.json().catch(() => null)) as { planning?: PlanningShown } | null
+    awaited.value = told?.planning ?? null
+    await new Promise((resolve) => setTimeout(resolve, AGAIN))
+    response = await send()
+  }
+  awaited.value = null
   if (response.status === 204) return null as Answer
   const body: unknown = await response.json().catch(() => null)
   if (!response.ok) throw problemFrom(body)

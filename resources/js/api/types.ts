@@ -227,10 +227,20 @@ export interface PressAnswer extends Omit<PressShown, 'joins' | 'told'> {
   pressed: number[]
 }
 
-export type PressChanged = Pick<PressAnswer, 'block' | 'plan' | 'withoutLocks' | 'proved' | 'bestProved' | 'locks' | 'locksAsleep' | 'locked' | 'pressed' | 'rest' | 'stepsDone' | 'seamsSewn' | 'order' | 'style'> & {
+export type PressChanged = Pick<PressAnswer, 'block' | 'plan' | 'withoutLocks' | 'proved' | 'says' | 'planning' | 'locks' | 'locksAsleep' | 'locked' | 'pressed' | 'rest' | 'stepsDone' | 'seamsSewn' | 'order' | 'style'> & {
   /** The plan of which it is told what changed. */
   from: string
   changed: Changed<PressAnswer>
+}
+
+/** A search for a plan, by its key: seconds of at most so many, and how many better ones were found. */
+export interface PlanningShown {
+  key: string
+  what: 'plan' | 'sheet'
+  state: 'idle' | 'waiting' | 'working' | 'proved' | 'stopped' | 'ended' | 'failed' | 'lost'
+  done: number
+  most: number
+  found: number
 }
 
 /** The figures on the line of stitching; null where the plan is not known yet. */
@@ -268,8 +278,10 @@ export interface PressShown {
   seamsSewn: number
   /** No plan is better, of those with the same locks. */
   proved: boolean
-  /** The same of the plan without locks. */
-  bestProved: boolean
+  /** What is known of the plan beside the best there can be. */
+  says: string
+  /** The search for a better one, while it is not at its end. */
+  planning: PlanningShown | null
   /** Locks whose seams are not there as the block is drawn now. */
   locksAsleep: number
 }

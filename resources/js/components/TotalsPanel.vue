@@ -8,9 +8,9 @@ const props = defineProps<{ totals: Figures; before: Figures }>()
 
 const kinds: Nesting[] = ['nested', 'stacked', 'flat', 'lopsided']
 const figures = computed(() => [
-  { key: 'nested', value: `${props.totals.nested}`, of: ` of ${props.totals.matches}`, words: 'crossings nest', change: props.totals.nested - props.before.nested },
-  { key: 'thickest', value: `${props.totals.thickest}`, of: '', words: 'layers in the thickest lump', change: props.totals.thickest - props.before.thickest },
-  { key: 'folded', value: `${props.totals.folded}`, of: '', words: 'seam ends folded back', change: props.totals.folded - props.before.folded },
+  { key: 'nested', value: `${props.totals.nested}`, of: ` of ${props.totals.matches}`, words: 'crossings nest', change: props.totals.nested - props.before.nested, better: 1 },
+  { key: 'thickest', value: `${props.totals.thickest}`, of: '', words: 'layers in the thickest lump', change: props.totals.thickest - props.before.thickest, better: -1 },
+  { key: 'folded', value: `${props.totals.folded}`, of: '', words: 'seam ends folded back', change: props.totals.folded - props.before.folded, better: -1 },
 ])
 
 const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} fewer`)
@@ -24,7 +24,7 @@ const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} 
         <dd>
           <b>{{ figure.value }}</b><span class="of">{{ figure.of }}</span>
         </dd>
-        <dd v-if="figure.change !== 0" class="change">{{ signed(figure.change) }} than planned</dd>
+        <dd v-if="figure.change !== 0" class="change" :class="{ better: figure.change * figure.better > 0 }">{{ signed(figure.change) }} than planned<template v-if="figure.change * figure.better > 0">, better</template></dd>
       </div>
     </dl>
     <ul class="legend" aria-label="Crossings">
@@ -65,6 +65,10 @@ const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} 
   color: var(--brick);
   font-size: 15px;
   font-weight: 600;
+}
+
+.figures .change.better {
+  color: var(--thread);
 }
 
 .figures b {

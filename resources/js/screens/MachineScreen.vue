@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { stepPicture } from '@/api/client'
+import { awaited, stepPicture, stopPlanning } from '@/api/client'
 import type { StepPicture, WorkStep } from '@/api/types'
 import MachineSettings from '@/components/machine/MachineSettings.vue'
 import MeasureKeys from '@/components/machine/MeasureKeys.vue'
 import StepPictures from '@/components/machine/StepPictures.vue'
 import UnpickDialog from '@/components/machine/UnpickDialog.vue'
+import PlanningNote from '@/components/PlanningNote.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StitchLine from '@/components/StitchLine.vue'
 import { useKept } from '@/composables/useKept'
@@ -175,6 +176,7 @@ useMachineKeys({
     </template>
     <template v-else>
       <ProblemNote v-if="work.problem ?? press.problem" :text="work.problem ?? press.problem ?? ''" @close="((work.problem = null), (press.problem = null))" />
+      <PlanningNote v-else-if="awaited" :search="awaited" :has-plan="false" @stop="stopPlanning(awaited.key)" />
       <p v-else class="soft" role="status">Working out the steps</p>
     </template>
   </main>

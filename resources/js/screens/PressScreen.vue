@@ -6,8 +6,9 @@ import { ElRadioButton, ElRadioGroup } from 'element-plus/es/components/radio/in
 import 'element-plus/es/components/button/style/css'
 import 'element-plus/es/components/radio-button/style/css'
 import 'element-plus/es/components/radio-group/style/css'
-import { fileAddress } from '@/api/client'
+import { awaited, fileAddress, stopPlanning } from '@/api/client'
 import type { Place, PressStyle, RestOfSeams } from '@/api/types'
+import PlanningNote from '@/components/PlanningNote.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import SeamPanel from '@/components/SeamPanel.vue'
 import StationRail from '@/components/StationRail.vue'
@@ -120,17 +121,20 @@ function select(join: number) {
         </ElRadioGroup>
         <ElButton link class="all" @click="press.releaseAll">Release all locks</ElButton>
       </section>
+      <p v-if="shown.locksAsleep > 0" class="rest">{{ counted(shown.locksAsleep, 'lock fits', 'locks fit') }} no seam of the block as it is drawn now. {{ shown.locksAsleep === 1 ? 'It holds' : 'They hold' }} again when the seam is back. <button type="button" class="link-button" @click="press.releaseAsleep">Let {{ shown.locksAsleep === 1 ? 'it' : 'them' }} go</button></p>
       <TotalsPanel :totals="shown.totals" :before="shown.withoutLocks" />
       <p v-if="habit" class="habit">{{ habit }}</p>
       <StyleComparison :block="block" :version="shown.block.version" :order="shown.order" :chosen="shown.style" @choose="press.chooseStyle" @piles="press.choosePiles" />
       <p class="soft proof"><a :href="fileAddress(block)" download>Keep the block as a file</a></p>
-      <p class="soft proof">{{ shown.proved ? 'Proved: no plan nests better or lies flatter.' : 'The best plan found in the time given.' }}</p>
+      <p class="soft proof" :data-proved="shown.proved">{{ shown.says }}</p>
+      <PlanningNote v-if="shown.planning" :search="shown.planning" has-plan @stop="press.stopSearch" @on="press.searchOn" />
     </aside>
     <main v-else class="waiting">
       <ProblemNote v-if="press.problem" :text="press.problem" @close="press.problem = null">
         <ElButton @click="press.open(block)">Try again</ElButton>
         <RouterLink class="to-orders" :to="{ name: 'order', params: { block } }">See the orders of sewing</RouterLink>
       </ProblemNote>
+      <PlanningNote v-else-if="awaited" :search="awaited" :has-plan="false" @stop="stopPlanning(awaited.key)" />
       <p v-else class="soft" role="status">Working out how to press it</p>
     </main>
   </div>

@@ -1,8 +1,13 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { pressAfter } from '@/api/changes'
 import * as api from '@/api/client'
-import type { JoinShown, PileChoice, PressChanged, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices } from '@/api/types'
+import type { JoinShown, PileChoice, PlanningShown, PressChanged, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices } from '@/api/types'
+
+/** Milliseconds between two looks at a search. */
+const LOOK = 1500
+
+const isOn = (search: PlanningShown) => search.state === 'waiting' || search.state === 'working'
 
 export const usePressStore = defineStore('press', () => {
   const shown = shallowRef<PressShown | null>(null)
@@ -71,6 +76,30 @@ export const usePressStore = defineStore('press', () => {
     if (shown.value?.block === block && selectedId.value === join) choices.value = answer
   }
 
+  /** Asks how the search is until it is at its end, and for the plan whenever a better one was found. */
+  async function watchSearch() {
+    const now = shown.value
+    if (now?.planning === null || now?.planning === undefined || !isOn(now.planning)) return
+    await new Promise((resolve) => setTimeout(resolve, LOOK))
+    if (shown.value !== now) return
+    const search = await api.planning(now.planning.key).catch(() => null)
+    if (search === null || shown.value !== now) return
+    if (search.found > now.planning.found || !isOn(search)) shown.value = await api.press(now.block.id).catch(() => ({ ...now, planning: search }))
+    else shown.value = { ...now, planning: search }
+  }
+  watch(shown, () => void watchSearch())
+
+  async function stopSearch() {
+    if (shown.value?.planning) await api.stopPlanning(shown.value.planning.key)
+  }
+
+  async function searchOn() {
+    const now = shown.value
+    if (!now?.planning) return
+    await api.planOn(now.planning.key)
+    await open(now.block.id)
+  }
+
   async function told(work: () => Promise<void>) {
     problem.value = null
     waiting.value += 1
@@ -83,7 +112,7 @@ export const usePressStore = defineStore('press', () => {
     }
   }
 
-  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, releaseAsleep, chooseRest, chooseStyle, choosePiles }
+  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, releaseAsleep, stopSearch, searchOn, chooseRest, chooseStyle, choosePiles }
 })
 
 /** A seam of the block's own rows is the one worth looking at first. */

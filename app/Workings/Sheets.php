@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workings;
+
+use App\Documents\JoinsStationDocument;
+use App\Documents\OrdersDocument;
+use App\Documents\PressDocument;
+use App\Models\ShelfBlock;
+use KeenSeam\Core\Matching\Drift;
+use KeenSeam\Core\Matching\TakeUp;
+
+/** The parts of a block that take longest on a very large one: there a worker makes them, and whoever asked asks again. */
+enum Sheets: string
+{
+    case Press = 'press';
+    case Joins = 'joins';
+    case Orders = 'orders';
+    case Work = 'work';
+
+    /** Works it out, unless it is kept already. */
+    public function make(ShelfBlock $block, WorkingOut $working): void
+    {
+        match ($this) {
+            self::Press => self::press($working),
+            self::Joins => self::joins($block, $working),
+            self::Orders => self::orders($working),
+            self::Work => $working->pedal(),
+        };
+    }
+
+    /** JSON of PressDocument::ofPlan(). */
+    public static function press(WorkingOut $working): string
+    {
+        return $working->sheet('press', [], static fn (): array => PressDocument::ofPlan($working->plan()), self::Press);
+    }
+
+    /** JSON of JoinsStationDocument::of(). */
+    public static function joins(ShelfBlock $block, WorkingOut $working): string
+    {
+        $measured = $working->facts()->measured();
+
+        return $working->sheet('joins', [$block->take_up, $block->square_up, $block->leave, $block->ease, $measured], static function () use ($block, $working, $measured): array {
+            $plan = $working->plan();
+            $kept = $plan->construction->face->block;
+            $takeUp = TakeUp::readOrIdeal($block->take_up, $kept);
+
+            return JoinsStationDocument::of($block, $measured, $plan, new Drift($plan, $takeUp, $block->square_up, [], $working->facts()->measuredIn($kept->unit)), $takeUp);
+        }, self::Joins);
+    }
+
+    /** @return array<string, mixed> as OrdersDocument::orders() tells them */
+    public static function orders(WorkingOut $working): array
+    {
+        return $working->ofFile('orders', static fn (): array => OrdersDocument::orders($working->face()), self::Orders);
+    }
+}
