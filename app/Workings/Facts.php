@@ -53,7 +53,7 @@ final readonly class Facts
      */
     public function withLocks(array $locks, bool $keepAsleep = true): array
     {
-        $asleep = $keepAsleep ? array_values(array_filter($this->kept('locks'), fn (mixed $kept): bool => $this->lock($kept) === null)) : [];
+        $asleep = $keepAsleep ? array_values(array_filter($this->kept('locks'), fn (mixed $kept): bool => is_array($kept) && $this->lock($kept) === null)) : [];
         $written = array_map(fn (Lock $lock): array => [
             'seam' => array_map(static fn (string $end): array => explode(',', $end), explode(' ', $this->places->places[$lock->join])),
             'press' => [$lock->direction->onFace($this->places->leftOf($lock->join))],

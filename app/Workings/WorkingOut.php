@@ -51,7 +51,8 @@ final class WorkingOut
     /** Patches of a block whose sheets no request makes by itself. */
     private const LARGE = 3000;
 
-    private ?Block $design = null;
+    /** @var array<string, Block> by file */
+    private array $designs = [];
 
     /** @var array<string, PressingPlanner> by what is pressed */
     private array $planners = [];
@@ -79,7 +80,7 @@ final class WorkingOut
     {
         $face = $this->parts->recall(KeptParts::key('face', [$this->block->document]));
 
-        return $face instanceof Face ? $face->block : $this->design ??= $this->reader->readAgain($this->block->document);
+        return $face instanceof Face ? $face->block : ($this->designs[$this->block->document] ??= $this->reader->readAgain($this->block->document));
     }
 
     /**

@@ -18,7 +18,7 @@ final readonly class SeamPlaces
      * @param list<string>          $places  by join: "1/4,0 1/4,1/2", the end further left first, of two above each other the upper
      * @param array<string, int>    $joins   by place
      * @param list<string>          $parts   by join: the same for what is made of seams in the same places throughout
-     * @param array<string, string> $patches by id, as text: where each patch lies
+     * @param array<int, string>    $patches by id: where each patch lies
      * @param list<string>          $cells   first cell of each unit class: "1,2"
      * @param list<FaceSide>        $lefts   by join: where its left part lies
      * @param list<bool>            $turned  by join: whether its seam runs from the end that is told second
@@ -55,11 +55,11 @@ final readonly class SeamPlaces
             $parts[$join->id] = substr(md5($places[$join->id].'('.implode('+', $of).')'), 0, 12);
         }
         foreach ($construction->face->patches as $patch) {
-            $patches[(string) $patch->id] = implode(' ', array_map($end, $patch->outline->points));
+            $patches[$patch->id] = implode(' ', array_map($end, $patch->outline->points));
         }
         $cells = array_map(static fn (UnitClass $class): string => $class->members[0]->cell->row.','.$class->members[0]->cell->column, $construction->classes);
 
-        return new self(array_values($places), $joins, array_values($parts), $patches, array_values($cells), $lefts, $turned);
+        return new self($places, $joins, $parts, $patches, $cells, $lefts, $turned);
     }
 
     /** The join whose seam lies there, whichever end is named first; null when none does. */
@@ -82,7 +82,7 @@ final readonly class SeamPlaces
 
     public function ofPatch(int $id): string
     {
-        return $this->patches[(string) $id];
+        return $this->patches[$id];
     }
 
     /** Index of the class whose first unit lies in the cell, told like "1,2". */

@@ -101,10 +101,12 @@ final class ClusterSearch
         return $clusters === null ? null : new self($left, $case, $base, $clusters, ...Messages::passed($clusters->domains, $clusters->factors, $timeIsUp));
     }
 
-    /** No values cost less, scaled up. */
-    private function bound(): int
+    /** No values cost less. */
+    private function bound(): float
     {
-        return $this->base[0] * $this->scale + array_sum(array_map(static fn (Factor $factor): int => min($factor->high), $this->factors));
+        $least = array_sum(array_map(static fn (Factor $factor): float => (float) min([Weight::FORBIDDEN, ...$factor->high]), $this->factors));
+
+        return $this->base[0] + $least / $this->scale;
     }
 
     /**

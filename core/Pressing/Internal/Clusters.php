@@ -23,7 +23,7 @@ final class Clusters
     /** @var array<int, int> the cluster of each variable */
     private array $clusterOf = [];
 
-    /** @var list<int> how far one step of each variable moves among the combinations of its cluster */
+    /** @var array<int, int> how far one step of each variable moves among the combinations of its cluster */
     private array $steps = [];
 
     /** @var list<int> */
@@ -90,7 +90,7 @@ final class Clusters
      * @param list<int>    $domains
      * @param list<Factor> $factors
      *
-     * @return list<array<int, int>>
+     * @return array<int, array<int, int>>
      */
     private static function inCommon(array $domains, array $factors): array
     {
@@ -119,7 +119,7 @@ final class Clusters
      * Joins the two clusters that have most in common, again and again.
      *
      * @param list<int>             $domains
-     * @param list<array<int, int>> $common
+     * @param array<int, array<int, int>> $common
      *
      * @return list<list<int>>
      */
@@ -160,15 +160,21 @@ final class Clusters
         $clusterOf = $sizes = [];
         foreach ($clusters as $number => $variables) {
             $clusterOf += array_fill_keys($variables, $number);
-            $sizes[] = array_product(array_map(static fn (int $variable): int => $domains[$variable], $variables));
+            $sizes[] = self::product(array_map(static fn (int $variable): int => $domains[$variable], $variables));
         }
         $largest = 1;
         foreach ($factors as $factor) {
             $scope = array_unique(array_map(static fn (int $variable): int => $clusterOf[$variable], $factor->scope));
-            $largest = max($largest, array_product(array_map(static fn (int $cluster): int => $sizes[$cluster], $scope)));
+            $largest = max($largest, self::product(array_map(static fn (int $cluster): int => $sizes[$cluster], $scope)));
         }
 
-        return (int) $largest;
+        return $largest;
+    }
+
+    /** @param array<int, int> $numbers */
+    private static function product(array $numbers): int
+    {
+        return array_reduce($numbers, static fn (int $product, int $number): int => min($product * $number, PHP_INT_MAX >> 16), 1);
     }
 
     /**
@@ -185,15 +191,16 @@ final class Clusters
             $places = $this->places($factor, $scope);
             [$highs, $lows] = [$factor->high, $factor->low];
             $key = implode(',', $scope);
-            [, $sumHighs, $sumLows] = $tables[$key] ?? [$scope, array_fill(0, count($places), 0), array_fill(0, count($places), 0)];
+            $known = $tables[$key] ?? null;
+            $sumHighs = $sumLows = [];
             foreach ($places as $at => $place) {
-                $sumHighs[$at] += $highs[$place];
-                $sumLows[$at] += $lows[$place];
+                $sumHighs[] = min(($known?->high[$at] ?? 0) + $highs[$place], Weight::FORBIDDEN);
+                $sumLows[] = ($known?->low[$at] ?? 0) + $lows[$place];
             }
-            $tables[$key] = [$scope, array_map(static fn (int $high): int => min($high, Weight::FORBIDDEN), $sumHighs), $sumLows];
+            $tables[$key] = new Factor($scope, $sumHighs, $sumLows);
         }
 
-        return array_values(array_map(static fn (array $table): Factor => new Factor(...$table), $tables));
+        return array_values($tables);
     }
 
     /**

@@ -23,10 +23,10 @@ final class Messages
     /** A round that brings less than this share of what the bound is ends it. */
     private const LEAST_GAIN = 2e-6;
 
-    /** @var list<list<int>> high weights of each variable's values */
+    /** @var array<int, array<int, int>> high weights of each variable's values */
     private array $own;
 
-    /** @var list<array{list<int>, list<int>, list<int>}> scope, high and low weights of the factors over several variables */
+    /** @var array<int, array{list<int>, list<int>, list<int>}> scope, high and low weights of the factors over several variables */
     private array $shared = [];
 
     /**
@@ -88,10 +88,10 @@ final class Messages
     {
         $bound = 0;
         foreach ($this->own as $highs) {
-            $bound += min($highs);
+            $bound += min([Weight::FORBIDDEN, ...$highs]);
         }
         foreach ($this->shared as [, $highs]) {
-            $bound += min($highs);
+            $bound += min([Weight::FORBIDDEN, ...$highs]);
         }
 
         return $bound;
@@ -109,32 +109,34 @@ final class Messages
         }
         $values = array_fill(0, $count, 0);
         $least = array_map(fn (int $variable): array => array_fill(0, $this->domains[$variable], Weight::FORBIDDEN), $scope);
-        foreach ($highs as $at => $high) {
+        $sums = [];
+        foreach ($highs as $high) {
             foreach ($scope as $i => $variable) {
                 $high += $this->own[$variable][$values[$i]];
             }
-            $highs[$at] = $high = min($high, Weight::FORBIDDEN);
+            $sums[] = $high = min($high, Weight::FORBIDDEN);
             foreach ($values as $i => $value) {
                 if ($high < $least[$i][$value]) {
                     $least[$i][$value] = $high;
                 }
             }
-            $this->next($values, $scope);
+            $values = $this->next($values, $scope);
         }
         foreach ($scope as $i => $variable) {
             $this->own[$variable] = array_map(static fn (int $weight): int => $weight >= Weight::FORBIDDEN ? Weight::FORBIDDEN : intdiv($weight, $count), $least[$i]);
         }
         $values = array_fill(0, $count, 0);
-        foreach ($highs as $at => $high) {
+        $left = [];
+        foreach ($sums as $high) {
             if ($high < Weight::FORBIDDEN) {
                 foreach ($scope as $i => $variable) {
                     $high -= $this->own[$variable][$values[$i]];
                 }
-                $highs[$at] = $high;
             }
-            $this->next($values, $scope);
+            $left[] = $high;
+            $values = $this->next($values, $scope);
         }
-        $this->shared[$number] = [$scope, $highs, $lows];
+        $this->shared[$number] = [$scope, $left, $lows];
     }
 
     /** The same for the most frequent kind of factor, written out. */
@@ -143,12 +145,12 @@ final class Messages
         [$scope, $highs, $lows] = $this->shared[$number];
         [$ofA, $ofB] = [$this->own[$scope[0]], $this->own[$scope[1]]];
         $leastOfB = array_fill(0, count($ofB), Weight::FORBIDDEN);
-        $leastOfA = [];
+        $leastOfA = $sums = [];
         $at = 0;
         foreach ($ofA as $a => $weightA) {
             $least = Weight::FORBIDDEN;
             foreach ($ofB as $b => $weightB) {
-                $weight = $highs[$at++] + $weightA + $weightB;
+                $sums[] = $weight = $highs[$at++] + $weightA + $weightB;
                 if ($weight < $least) {
                     $least = $weight;
                 }
@@ -159,32 +161,35 @@ final class Messages
             $leastOfA[] = $least;
         }
         $half = static fn (int $weight): int => $weight >= Weight::FORBIDDEN ? Weight::FORBIDDEN : $weight >> 1;
-        $this->own[$scope[0]] = array_map($half, $leastOfA);
-        $this->own[$scope[1]] = array_map($half, $leastOfB);
-        $gainB = array_map(static fn (int $before, int $after): int => $before - $after, $ofB, $this->own[$scope[1]]);
+        $this->own[$scope[0]] = $ofA = array_map($half, $leastOfA);
+        $this->own[$scope[1]] = $ofB = array_map($half, $leastOfB);
+        $left = [];
         $at = 0;
-        foreach ($ofA as $a => $weightA) {
-            $gainA = $weightA - $this->own[$scope[0]][$a];
-            foreach ($gainB as $gain) {
-                $weight = $highs[$at];
-                $highs[$at++] = $weight >= Weight::FORBIDDEN ? Weight::FORBIDDEN : $weight + $gainA + $gain;
+        foreach ($ofA as $weightA) {
+            foreach ($ofB as $weightB) {
+                $weight = $sums[$at++];
+                $left[] = $weight >= Weight::FORBIDDEN ? Weight::FORBIDDEN : $weight - $weightA - $weightB;
             }
         }
-        $this->shared[$number] = [$scope, $highs, $lows];
+        $this->shared[$number] = [$scope, $left, $lows];
     }
 
     /**
-     * @param list<int> $values
-     * @param list<int> $scope
+     * @param array<int, int> $values
+     * @param list<int>       $scope
+     *
+     * @return array<int, int>
      */
-    private function next(array &$values, array $scope): void
+    private function next(array $values, array $scope): array
     {
         for ($i = count($scope) - 1; $i >= 0; --$i) {
             if (++$values[$i] < $this->domains[$scope[$i]]) {
-                return;
+                return $values;
             }
             $values[$i] = 0;
         }
+
+        return $values;
     }
 
     /**
@@ -200,9 +205,9 @@ final class Messages
                 $lows[$factor->scope[0]] = $factor->low;
             }
         }
-        $all = array_map(static fn (array $shared): Factor => new Factor(...$shared), $this->shared);
+        $all = array_values(array_map(static fn (array $shared): Factor => new Factor(...$shared), $this->shared));
         foreach ($this->own as $variable => $highs) {
-            $all[] = new Factor([$variable], $highs, $lows[$variable]);
+            $all[] = new Factor([$variable], array_values($highs), $lows[$variable]);
         }
 
         return $all;

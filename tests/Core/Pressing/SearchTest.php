@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pressing;
+
+use KeenSeam\Core\Pressing\Internal\Clusters;
+use KeenSeam\Core\Pressing\Internal\ClusterSearch;
+use KeenSeam\Core\Pressing\Internal\Contraction;
+use KeenSeam\Core\Pressing\Internal\CoverSearch;
+use KeenSeam\Core\Pressing\Internal\Descent;
+use KeenSeam\Core\Pressing\Internal\Elimination;
+use KeenSeam\Core\Pressing\Internal\Factor;
+use KeenSeam\Core\Pressing\Internal\Messages;
+use KeenSeam\Core\Pressing\Internal\Optimum;
+use KeenSeam\Core\Pressing\Internal\Search;
+use KeenSeam\Core\Pressing\Internal\Weight;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Every search beside the plainest one there is, trying all values, on problems made at random. */
+final class SearchTest extends TestCase
+{
+    /** @return iterable<string, array{list<int>, list<Factor>}> */
+    public static function problems(): iterable
+    {
+        for ($seed = 1; $seed <= 24; ++$seed) {
+            $random = new Randomizer(new Mt19937($seed));
+            yield "anything $seed" => self::problem($random, array_map(static fn (): int => $random->getInt(1, 3), range(1, $random->getInt(2, 8))), 14);
+        }
+        for ($seed = 1; $seed <= 12; ++$seed) {
+            yield "rows against columns $seed" => self::rowsAgainstColumns(new Randomizer(new Mt19937($seed)), 5, 5);
+        }
+    }
+
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors
+     */
+    #[DataProvider('problems')]
+    public function test_every_search_finds_the_least_and_says_so(array $domains, array $factors): void
+    {
+        $least = self::leastByTrying($domains, $factors);
+        $never = static fn (): bool => false;
+        $exact = (new Elimination($domains, $factors))->solve(1 << 16, $never);
+        $found = [
+            'elimination' => $exact,
+            'cover' => CoverSearch::best($domains, $factors, $never, 60),
+            'clusters' => ClusterSearch::best($domains, $factors, [PHP_INT_MAX, PHP_INT_MAX], $never),
+            'all together' => Search::best($domains, $factors, $never, null),
+            'after contraction' => Search::best($domains, $factors, $never, Weight::SECOND),
+        ];
+        foreach ($found as $name => $optimum) {
+            self::assertNotNull($optimum, $name);
+            self::assertTrue($optimum->exact, $name);
+            self::assertSame($least, [$optimum->boundHigh, $optimum->boundLow], $name);
+            self::assertSame($least, Descent::weigh($factors, $optimum->values, $domains), $name);
+        }
+    }
+
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors
+     */
+    #[DataProvider('problems')]
+    public function test_what_stops_early_tells_a_true_bound_and_never_that_it_is_proved(array $domains, array $factors): void
+    {
+        $least = self::leastByTrying($domains, $factors);
+        $always = static fn (): bool => true;
+        $coarse = (new Elimination($domains, $factors))->solve(2, static fn (): bool => false) ?? self::fail('It ran to its end.');
+        foreach (['coarse elimination' => $coarse, 'no time at all' => Search::best($domains, $factors, $always, null), 'clusters without time' => ClusterSearch::best($domains, $factors, [PHP_INT_MAX, PHP_INT_MAX], $always, 0)] as $name => $found) {
+            self::assertNotNull($found, $name);
+            self::assertLessThanOrEqual($least, [$found->boundHigh, $found->boundLow], $name);
+            if ($found->exact) {
+                self::assertSame($least, Descent::weigh($factors, $found->values, $domains), $name);
+            }
+        }
+    }
+
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors
+     */
+    #[DataProvider('problems')]
+    public function test_nothing_better_than_the_best_is_found_and_what_is_known_is_never_lost(array $domains, array $factors): void
+    {
+        $never = static fn (): bool => false;
+        $least = self::leastByTrying($domains, $factors);
+        $beaten = ClusterSearch::best($domains, $factors, $least, $never);
+        self::assertSame([[], true, $least], [$beaten?->values, $beaten?->exact, [$beaten?->boundHigh, $beaten?->boundLow]]);
+        $known = (new Elimination($domains, $factors))->solve(1 << 16, $never) ?? self::fail('It ran to its end.');
+        $hurried = Search::best($domains, $factors, static fn (): bool => true, null, new Optimum($known->values, $least[0], 0, false));
+        self::assertSame($least, Descent::weigh($factors, $hurried->values, $domains), 'a search in a hurry keeps the plan it was given');
+        $told = [];
+        Search::best($domains, $factors, $never, null, null, static function (Optimum $better) use (&$told, $factors, $domains): void {
+            $told[] = Descent::weigh($factors, $better->values, $domains);
+        });
+        $sorted = $told;
+        rsort($sorted);
+        self::assertSame([$sorted, $least], [$told, end($told)], 'each plan that is told is no worse than the one before');
+    }
+
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors
+     */
+    #[DataProvider('problems')]
+    public function test_clusters_and_messages_change_no_sum(array $domains, array $factors): void
+    {
+        $random = new Randomizer(new Mt19937(5));
+        $clusters = Clusters::of($domains, $factors) ?? self::fail('It is small.');
+        [$shifted, $scale] = Messages::passed($clusters->domains, $clusters->factors, static fn (): bool => false);
+        self::assertLessThanOrEqual(count($domains), count($clusters->domains));
+        for ($try = 0; $try < 30; ++$try) {
+            $values = array_map(static fn (int $size): int => $random->getInt(0, $size - 1), $clusters->domains);
+            $real = Descent::weigh($factors, $clusters->expanded($values), $domains);
+            self::assertSame(self::capped($real), self::capped(Descent::weigh($clusters->factors, $values, $clusters->domains)));
+            [$high, $low] = Descent::weigh($shifted, $values, $clusters->domains);
+            $real[0] >= Weight::FORBIDDEN ? self::assertGreaterThanOrEqual(Weight::FORBIDDEN, $high) : self::assertSame([$real[0] * $scale, $real[1]], [$high, $low]);
+        }
+        $naive = static fn (array $factors): int => array_sum(array_map(static fn (Factor $factor): int => min($factor->high), $factors));
+        self::assertGreaterThanOrEqual($naive($clusters->factors) * $scale - count($factors), $naive($shifted), 'the bound grows, but for what is lost by dividing');
+        self::assertLessThanOrEqual(self::leastByTrying($domains, $factors)[0] * $scale, $naive($shifted));
+    }
+
+    public function test_messages_prove_more_than_each_factor_by_itself_and_clusters_more_than_messages(): void
+    {
+        $never = static fn (): bool => false;
+        $bound = static fn (array $factors): int => array_sum(array_map(static fn (Factor $factor): int => min($factor->high), $factors));
+        $random = new Randomizer(new Mt19937(3));
+        $domains = array_fill(0, 16, 2);
+        $loose = $torn = [];
+        for ($row = 0; $row < 8; ++$row) {
+            for ($column = 8; $column < 16; ++$column) {
+                $loose[] = self::factor($random, [$row, $column], $domains, 40, 90);
+                // Here they are to be alike, there unlike: no crossing by itself sees that not all can have their way.
+                $torn[] = new Factor([$row, $column], $random->getInt(0, 1) === 0 ? [49, 81, 64, 49] : [64, 49, 49, 81], [0, 0, 0, 0]);
+            }
+        }
+        [$shifted, $scale] = Messages::passed($domains, $loose, $never);
+        self::assertGreaterThan(1.1 * $bound($loose), $bound($shifted) / $scale);
+        $clusters = Clusters::of($domains, $torn) ?? self::fail('It is small.');
+        [$shifted, $scale] = Messages::passed($clusters->domains, $clusters->factors, $never);
+        self::assertGreaterThan(1.05 * $bound($torn), $bound($shifted) / $scale);
+    }
+
+    /** @return array{list<int>, list<Factor>} the pile of the units, then rows, then columns */
+    private static function rowsAgainstColumns(Randomizer $random, int $rows, int $columns): array
+    {
+        $factors = [];
+        for ($row = 0; $row < $rows; ++$row) {
+            for ($column = 0; $column < $columns; ++$column) {
+                $factors[] = self::factor($random, [$row, $rows + $column, $rows + $columns], array_fill(0, $rows + $columns + 1, 2), 40, 90);
+            }
+        }
+
+        return [array_fill(0, $rows + $columns + 1, 2), $factors];
+    }
+
+    /**
+     * @param list<int> $domains
+     *
+     * @return array{list<int>, list<Factor>} one factor for each scope
+     */
+    private static function problem(Randomizer $random, array $domains, int $count): array
+    {
+        $factors = [];
+        for ($i = 0; $i < $count; ++$i) {
+            $scope = $random->pickArrayKeys($domains, $random->getInt(1, min(3, count($domains))));
+            sort($scope);
+            $factors[implode(',', $scope)] = self::factor($random, $scope, $domains, 0, 90, true, 3);
+        }
+
+        return [$domains, array_values($factors)];
+    }
+
+    /**
+     * @param list<int> $scope
+     * @param list<int> $domains
+     */
+    private static function factor(Randomizer $random, array $scope, array $domains, int $from, int $to, bool $mayForbid = false, int $mostFirst = 0): Factor
+    {
+        $size = (int) array_product(array_map(static fn (int $variable): int => $domains[$variable], $scope));
+        $highs = $lows = [];
+        for ($entry = 0; $entry < $size; ++$entry) {
+            // The first entry stays allowed, so that there is a plan.
+            $highs[] = $mayForbid && $entry > 0 && $random->getInt(0, 9) === 0 ? Weight::FORBIDDEN : $random->getInt(0, $mostFirst) * Weight::SECOND + $random->getInt($from, $to);
+            $lows[] = $random->getInt(0, 3);
+        }
+
+        return new Factor($scope, $highs, $lows);
+    }
+
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors
+     *
+     * @return array{int, int}
+     */
+    private static function leastByTrying(array $domains, array $factors): array
+    {
+        $least = [PHP_INT_MAX, PHP_INT_MAX];
+        for ($number = array_product($domains) - 1; $number >= 0; --$number) {
+            [$values, $rest] = [[], $number];
+            foreach ($domains as $size) {
+                $values[] = $rest % $size;
+                $rest = intdiv($rest, $size);
+            }
+            $least = min($least, Descent::weigh($factors, $values, $domains));
+        }
+
+        return $least;
+    }
+
+    /**
+     * @param array{int|float, int} $weight
+     *
+     * @return array{int|float, int}
+     */
+    private static function capped(array $weight): array
+    {
+        return $weight[0] >= Weight::FORBIDDEN ? [Weight::FORBIDDEN, 0] : $weight;
+    }
+}
