@@ -41,7 +41,7 @@ final class Planning
     /** Seconds after which a search of which nothing was heard is taken for lost. */
     private const LOST = 20.0;
 
-    /** Whether this process is the worker: then nothing is left to another. */
+    /** Whether this is the worker at work: then nothing is left to another. */
     private bool $isWorker = false;
 
     /** @var array<string, true> keys that this request has searched for by itself */
@@ -110,6 +110,7 @@ final class Planning
             $this->tell($key, ['state' => 'failed', 'heard' => microtime(true), 'problem' => $thrown instanceof KeenSeamProblem ? $thrown->getMessage() : 'The plan could not be worked out.']);
             throw $thrown;
         } finally {
+            $this->isWorker = false;
             $this->cache->forget(self::stopKey($key));
         }
     }
@@ -145,6 +146,7 @@ final class Planning
         try {
             $make();
         } finally {
+            $this->isWorker = false;
             $this->tell($key, ['state' => 'idle']);
         }
     }

@@ -15,13 +15,13 @@ use KeenSeam\Core\Measure\Fraction;
 final readonly class SeamPlaces
 {
     /**
-     * @param list<string>          $places  by join: "1/4,0 1/4,1/2", the end further left first, of two above each other the upper
-     * @param array<string, int>    $joins   by place
-     * @param list<string>          $parts   by join: the same for what is made of seams in the same places throughout
-     * @param array<int, string>    $patches by id: where each patch lies
-     * @param list<string>          $cells   first cell of each unit class: "1,2"
-     * @param list<FaceSide>        $lefts   by join: where its left part lies
-     * @param list<bool>            $turned  by join: whether its seam runs from the end that is told second
+     * @param list<string>       $places  by join: "1/4,0 1/4,1/2", the end further left first, of two above each other the upper
+     * @param array<string, int> $joins   by place
+     * @param list<string>       $parts   by join: the same for what is made of seams in the same places throughout
+     * @param array<int, string> $patches by id: where each patch lies
+     * @param list<string>       $cells   first cell of each unit class: "1,2"
+     * @param list<FaceSide>     $lefts   by join: where its left part lies
+     * @param list<bool>         $turned  by join: whether its seam runs from the end that is told second
      */
     private function __construct(
         public array $places,

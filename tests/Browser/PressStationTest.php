@@ -145,6 +145,7 @@ final class PressStationTest extends BrowserTestCase
 
     private function flipFromThePanel(int $join): void
     {
+        $this->find(".seam[data-join=\"$join\"]");
         // Its middle lies under an arrow, which would flip it; the seam itself is only looked at.
         $this->browser->executeScript("document.querySelector('.seam[data-join=\"$join\"] > .reach').dispatchEvent(new MouseEvent('click', { bubbles: true }))");
         $this->waitUntil(fn (): bool => $this->attribute('.seam.chosen', 'data-join') === (string) $join, 'the seam is not chosen');

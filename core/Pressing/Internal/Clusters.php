@@ -118,7 +118,7 @@ final class Clusters
     /**
      * Joins the two clusters that have most in common, again and again.
      *
-     * @param list<int>             $domains
+     * @param list<int>                   $domains
      * @param array<int, array<int, int>> $common
      *
      * @return list<list<int>>

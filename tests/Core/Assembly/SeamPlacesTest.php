@@ -63,8 +63,8 @@ final class SeamPlacesTest extends TestCase
 
     public function test_a_part_is_another_once_a_seam_in_it_lies_otherwise(): void
     {
-        $places = SeamPlaces::of(self::construction(Blocks::file("hAB hAB", "hAB hAB")));
-        $turned = Blocks::file("hAB hAB", "hAB hAB");
+        $places = SeamPlaces::of(self::construction(Blocks::file('hAB hAB', 'hAB hAB')));
+        $turned = Blocks::file('hAB hAB', 'hAB hAB');
         $turned['cells'][3]['turn'] = 90;
         $other = SeamPlaces::of(self::construction($turned));
 

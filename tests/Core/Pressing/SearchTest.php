@@ -6,7 +6,6 @@ namespace Tests\Core\Pressing;
 
 use KeenSeam\Core\Pressing\Internal\Clusters;
 use KeenSeam\Core\Pressing\Internal\ClusterSearch;
-use KeenSeam\Core\Pressing\Internal\Contraction;
 use KeenSeam\Core\Pressing\Internal\CoverSearch;
 use KeenSeam\Core\Pressing\Internal\Descent;
 use KeenSeam\Core\Pressing\Internal\Elimination;

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\ShelfBlock;
+use App\Planning\MakeSheet;
+use App\Planning\Planning;
+use App\Planning\SearchForPlan;
+use App\Workings\KeptParts;
+use App\Workings\Workings;
+use Illuminate\Support\Facades\Queue;
+use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+
+/** Planning that takes longer than a request may: a worker goes on, what is known is shown, and nothing worse is kept in its place. */
+final class PlanningTest extends TestCase
+{
+    public function test_a_large_block_is_planned_by_the_worker_and_whoever_waits_gets_it(): void
+    {
+        $block = $this->large(40, 40);
+        Queue::fake();
+        config(['queue.default' => 'database']);
+        $waiting = $this->getJson("/api/blocks/$block/plan")->assertAccepted()->json('planning');
+        self::assertSame(['plan', 'waiting', 0], [$waiting['what'], $waiting['state'], $waiting['found']]);
+        $version = ShelfBlock::query()->findOrFail($block)->version;
+        $this->putJson("/api/blocks/$block/locks/5", ['direction' => 'left'], self::seen($version))->assertAccepted();
+        self::assertSame($version, ShelfBlock::query()->findOrFail($block)->version, 'nothing is changed before the plan is there');
+        $this->getJson("/api/blocks/$block/plan")->assertAccepted();
+        self::assertCount(1, Queue::pushed(SearchForPlan::class), 'it is asked for once');
+        // The other pages do not wait for it.
+        foreach (['wall', 'cutting', 'file'] as $page) {
+            $this->getJson("/api/blocks/$block/$page")->assertOk();
+        }
+
+        $this->work(SearchForPlan::class);
+        $this->getJson("/api/planning/{$waiting['key']}")->assertOk()->assertJson(['state' => 'proved']);
+        $sheet = $this->getJson("/api/blocks/$block/plan")->assertAccepted()->json('planning');
+        self::assertSame('sheet', $sheet['what']);
+        $this->work(MakeSheet::class);
+        $this->getJson("/api/blocks/$block/plan")->assertOk()->assertJson(['proved' => true, 'planning' => null]);
+    }
+
+    public function test_a_stopped_search_leaves_the_best_so_far_which_is_bettered_when_asked_again(): void
+    {
+        $block = $this->hard();
+        Queue::fake();
+        config(['queue.default' => 'database']);
+        $key = $this->getJson("/api/blocks/$block/plan")->assertAccepted()->json('planning.key');
+        $this->postJson("/api/planning/$key/stop")->assertOk();
+        $this->work(SearchForPlan::class);
+        $state = $this->getJson("/api/planning/$key")->assertOk()->json();
+        self::assertSame('stopped', $state['state']);
+        self::assertGreaterThan(0, $state['found']);
+        $stopped = $this->plan($key);
+        self::assertFalse($stopped->proved);
+        self::assertLessThan($stopped->cost->peakSquared, $stopped->bound?->peakSquared);
+
+        // It is asked for again: the search goes on, and the new plan is no worse and its bound no lower.
+        $this->getJson("/api/blocks/$block/rail")->assertOk();
+        self::assertGreaterThan(0, count(Queue::pushed(SearchForPlan::class)));
+        $this->postJson("/api/planning/$key/stop")->assertOk();
+        $this->work(SearchForPlan::class);
+        $again = $this->plan($key);
+        self::assertLessThanOrEqual(0, $again->cost->compareTo($stopped->cost, PressStyle::Nest));
+        self::assertGreaterThanOrEqual($stopped->bound->peakSquared ?? 0, $again->bound->peakSquared ?? 0);
+    }
+
+    public function test_what_a_request_found_in_a_hurry_is_bettered_by_the_next(): void
+    {
+        $working = app(Workings::class)->of(ShelfBlock::query()->findOrFail($this->hard(9)));
+        $question = new PressQuestion(PressStyle::Nest);
+        $hurried = $working->planner()->best($question, static fn (): bool => true);
+        self::assertFalse($hurried->proved);
+        $later = app(Workings::class)->of(ShelfBlock::query()->findOrFail(4))->planner()->best($question);
+        self::assertTrue($later->proved);
+        self::assertLessThanOrEqual(0, $later->cost->compareTo($hurried->cost, PressStyle::Nest));
+        $kept = app(Workings::class)->of(ShelfBlock::query()->findOrFail(4))->planner()->best($question, static fn (): bool => true);
+        self::assertTrue($kept->proved, 'what is proved stays, however short the time');
+    }
+
+    public function test_a_search_that_failed_is_told_and_one_that_was_lost_is_asked_for_again(): void
+    {
+        $block = $this->large(40, 40);
+        Queue::fake();
+        config(['queue.default' => 'database']);
+        $key = $this->getJson("/api/blocks/$block/plan")->assertAccepted()->json('planning.key');
+        $planning = app(Planning::class);
+        try {
+            $planning->searchLong($key, new PressQuestion(PressStyle::Nest), static fn () => throw new \RuntimeException('out of cloth'));
+            self::fail('It failed.');
+        } catch (\RuntimeException) {
+        }
+        $this->getJson("/api/blocks/$block/plan")->assertUnprocessable()->assertJson(['code' => 'plan-not-found', 'message' => 'The plan could not be worked out.']);
+        $this->travel(30)->seconds();
+        self::assertCount(1, Queue::pushed(SearchForPlan::class));
+    }
+
+    public function test_the_rail_tells_five_figures_from_one_small_address(): void
+    {
+        $rail = $this->getJson('/api/blocks/2/rail')->assertOk();
+        $plan = $this->getJson('/api/blocks/2/plan')->json();
+        self::assertSame(['units' => 16, 'nested' => 9, 'matches' => 9, 'seams' => 31, 'sewn' => 0, 'order' => 'rows'], $rail->json());
+        self::assertSame([$plan['units'], $plan['totals']['nested'], $plan['totals']['matches'], count($plan['joins'])], array_values(array_slice($rail->json(), 0, 4)));
+        self::assertLessThan(200, strlen((string) $rail->getContent()));
+    }
+
+    public function test_nothing_kept_outlives_what_it_was_made_of(): void
+    {
+        $figures = fn (): array => [$this->getJson('/api/blocks/2/plan')->json('totals'), $this->getJson('/api/blocks/2/work')->json('plan'), $this->getJson('/api/blocks/2/cutting')->json('units.0.method')];
+        $first = $figures();
+        self::assertSame($first, $figures());
+        $this->putJson('/api/blocks/2/style', ['style' => 'open'], self::seen(1))->assertOk();
+        $open = $figures();
+        self::assertSame([9, 0], [$open[0]['flat'], $open[0]['nested']]);
+        self::assertNotSame($first[1], $open[1]);
+        $this->putJson('/api/blocks/2/cutting', ['blocks' => 3], self::seen(2))->assertOk();
+        self::assertNotSame($open[1], $this->getJson('/api/blocks/2/work')->json('plan'));
+        $this->putJson('/api/blocks/2/work/chain', ['chain' => 'webbed'])->assertOk();
+        $this->putJson('/api/blocks/2/order', ['order' => 'columns'], self::seen(3))->assertOk();
+        $this->getJson('/api/blocks/2/plan')->assertOk()->assertJson(['order' => 'columns']);
+        self::assertSame('Column 1, seam 1', $this->getJson('/api/blocks/2/plan')->json('joins.16.title'));
+    }
+
+    public function test_a_damaged_entry_is_as_good_as_none(): void
+    {
+        $parts = app(KeptParts::class);
+        $cache = app(\Illuminate\Contracts\Cache\Repository::class);
+        foreach (['', 'x', 'z', 'zgarbage', 's', 'sO:1:"', 7, ['a']] as $garbage) {
+            $parts->forgetAtHand();
+            $cache->forever('some-part', $garbage);
+            self::assertSame(['made'], $parts->part('some-part', static fn (): array => ['made']));
+            $parts->forgetAtHand();
+            self::assertSame(['made'], $parts->recall('some-part'));
+        }
+    }
+
+    private function work(string $job): void
+    {
+        foreach (Queue::pushed($job) as $pushed) {
+            app()->call([$pushed, 'handle']);
+        }
+        Queue::fake();
+    }
+
+    private function plan(string $key): PressingPlan
+    {
+        $parts = app(KeptParts::class);
+        $parts->forgetAtHand();
+        $plan = $parts->recall($key);
+
+        return $plan instanceof PressingPlan ? $plan : self::fail('No plan is kept.');
+    }
+
+    /** All units alike: large, and easy to plan. */
+    private function large(int $columns, int $rows): int
+    {
+        return $this->brought($columns, $rows, static fn (): array => ['unit' => 'half-square-triangle', 'fabrics' => ['A', 'B']]);
+    }
+
+    /** Turned at random: no plan of it is proved at a glance. */
+    private function hard(int $side = 28): int
+    {
+        $random = new \Random\Randomizer(new \Random\Engine\Mt19937(7));
+
+        return $this->brought($side, $side, static fn (): array => ['unit' => 'half-square-triangle', 'turn' => 90 * $random->getInt(0, 3), 'fabrics' => ['A', 'B']]);
+    }
+
+    /** @param \Closure(): array<string, mixed> $unit */
+    private function brought(int $columns, int $rows, \Closure $unit): int
+    {
+        $cells = [];
+        foreach (range(1, $rows) as $row) {
+            foreach (range(1, $columns) as $column) {
+                $cells[] = ['row' => $row, 'column' => $column, ...$unit()];
+            }
+        }
+        $fabric = static fn (string $key, string $color, string $value): array => ['key' => $key, 'name' => "Cloth $key", 'color' => $color, 'value' => $value];
+
+        return $this->postJson('/api/blocks', [
+            'format' => 'keen-seam/block', 'version' => 1, 'name' => 'Breakwater', 'units' => 'in',
+            'finished' => ['width' => (string) (2 * $columns), 'height' => (string) (2 * $rows)], 'seam_allowance' => '1/4',
+            'fabrics' => [$fabric('A', '#eeeeee', 'light'), $fabric('B', '#222222', 'dark')],
+            'columns' => array_fill(0, $columns, '1'), 'rows' => array_fill(0, $rows, '1'), 'cells' => $cells,
+        ])->assertCreated()->json('id');
+    }
+}
