@@ -27,16 +27,23 @@ final readonly class Copies
         return dirname($this->database).'/copies';
     }
 
-    /** Today's copy, unless there is one; then the oldest beyond seven days' go. */
-    public function daily(): void
+    /**
+     * Today's copy, unless there is one; then the oldest beyond seven days' go.
+     *
+     * @return bool whether one was made
+     */
+    public function daily(): bool
     {
         $today = $this->folder().'/'.$this->name().'-'.date('Y-m-d').'.sqlite';
-        if (! is_file($today)) {
+        $isFirst = ! is_file($today);
+        if ($isFirst) {
             $this->copyTo($today);
             foreach (array_slice($this->all('[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]'), self::KEPT) as $old) {
                 @unlink($old);
             }
         }
+
+        return $isFirst;
     }
 
     /** @return string where it is */

@@ -15,9 +15,9 @@ use KeenSeam\Core\Measure\Fraction;
 final readonly class SeamPlaces
 {
     /**
-     * @param list<string>       $places  by join: "1/4,0 1/4,1/2", the end further left first, of two above each other the upper
+     * @param array<int, string> $places  by join: "1/4,0 1/4,1/2", the end further left first, of two above each other the upper
      * @param array<string, int> $joins   by place
-     * @param list<string>       $parts   by join: the same for what is made of seams in the same places throughout
+     * @param array<int, string> $parts   by join: the same for what is made of seams in the same places throughout
      * @param array<int, string> $patches by id: where each patch lies
      * @param list<string>       $cells   first cell of each unit class: "1,2"
      * @param list<FaceSide>     $lefts   by join: where its left part lies

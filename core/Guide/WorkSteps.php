@@ -17,6 +17,7 @@ use KeenSeam\Core\Making\Cut;
 use KeenSeam\Core\Making\CutNotPossible;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Making\PieceNotPossible;
 use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Pressing\PressingPlan;
 
@@ -76,9 +77,9 @@ final class WorkSteps
         }
         try {
             return CuttingPlan::of($sewn, $this->question);
-        } catch (CutNotPossible $problem) {
+        } catch (PieceNotPossible) {
             // Pieces too small to be cut may still lie there, ready to be sewn; a wrong answer of the quilter's is told.
-            return $problem->where() === '/finished' || $problem->where() === '/seam_allowance' || $problem->where() === '/width' ? null : throw $problem;
+            return null;
         }
     }
 

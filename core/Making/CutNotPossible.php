@@ -5,35 +5,18 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Making;
 
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Measure\Fraction;
-use KeenSeam\Core\Measure\LengthUnit;
 
 /** A block that cannot be cut as it was asked. */
-final class CutNotPossible extends \InvalidArgumentException implements KeenSeamProblem
+class CutNotPossible extends \InvalidArgumentException implements KeenSeamProblem
 {
-    private function __construct(string $message, private readonly string $where)
+    final protected function __construct(string $message, private readonly string $where)
     {
         parent::__construct($message);
-    }
-
-    public static function tooSmall(string $what, Fraction $side, Fraction $least, LengthUnit $unit): self
-    {
-        return new self(sprintf('A %s here is only %s %s finished; nothing under %s %s can be cut and sewn. Make the block larger, or its units fewer.', $what, $side->toText(), $unit->value, $least->toText(), $unit->value), '/finished');
-    }
-
-    public static function allowanceTooLarge(Fraction $allowance, Fraction $side, LengthUnit $unit): self
-    {
-        return new self(sprintf('The seam allowance of %s %s is larger than a patch that is %s %s. Make the allowance smaller, or the block larger.', $allowance->toText(), $unit->value, $side->toText(), $unit->value), '/seam_allowance');
     }
 
     public static function blocks(int $most): self
     {
         return new self(sprintf('The number of blocks must be from 1 to %d. Correct it.', $most), '/blocks');
-    }
-
-    public static function widerThanFabric(string $fabric, Fraction $piece, Fraction $width, LengthUnit $unit): self
-    {
-        return new self(sprintf('A piece of %s is %s %s long, but the fabric is only %s %s wide. Choose another way to make its unit, or wider fabric.', $fabric, $piece->toText(), $unit->value, $width->toText(), $unit->value), '/width');
     }
 
     /** @param list<string> $offered */

@@ -358,7 +358,7 @@ final readonly class CuttingPlan
         return array_map(static function (array $ofFabric) use ($width, $block): Packing {
             foreach ($ofFabric as $cut) {
                 if ($cut->longerSide()->compareTo($width) > 0) {
-                    throw CutNotPossible::widerThanFabric($block->fabrics[$cut->fabric]->name, $cut->longerSide(), $width, $block->unit);
+                    throw PieceNotPossible::widerThanFabric($block->fabrics[$cut->fabric]->name, $cut->longerSide(), $width, $block->unit);
                 }
             }
 
@@ -375,10 +375,10 @@ final readonly class CuttingPlan
             $sides = array_map(static fn (array $edge): float => hypot($edge[1]->x - $edge[0]->x, $edge[1]->y - $edge[0]->y) / $face->lattice->steps, $patch->outline->edges());
             $shortest = Fraction::of((int) round(min([INF, ...$sides]) * 1000), 1000);
             if ($shortest->compareTo($least) < 0) {
-                throw CutNotPossible::tooSmall('side of a patch', $shortest, $least, $unit);
+                throw PieceNotPossible::tooSmall('side of a patch', $shortest, $least, $unit);
             }
             if ($shortest->compareTo($allowance) < 0) {
-                throw CutNotPossible::allowanceTooLarge($allowance, $shortest, $unit);
+                throw PieceNotPossible::allowanceTooLarge($allowance, $shortest, $unit);
             }
         }
     }

@@ -18,7 +18,16 @@ final class CoreStandsAloneTest extends TestCase
     private const FOLDERS = ['Measure', 'Geometry', 'Block', 'Assembly', 'Pressing', 'Matching', 'Making', 'Layout', 'Guide'];
 
     /** Where the same input might not give the same answer. */
-    private const IMPURE = ['time', 'microtime', 'date', 'rand', 'mt_rand', 'random_int', 'getenv', 'file_get_contents', 'file_put_contents', 'hrtime'];
+    private const IMPURE = [
+        'time', 'microtime', 'hrtime', 'date', 'gmdate', 'mktime', 'strtotime', 'getdate', 'localtime', 'date_create', 'uniqid',
+        'rand', 'mt_rand', 'mt_srand', 'srand', 'lcg_value', 'random_int', 'random_bytes', 'shuffle', 'str_shuffle', 'array_rand',
+        'getenv', 'putenv', 'ini_get', 'gethostname', 'getmypid', 'sys_get_temp_dir', 'memory_get_usage',
+        'fopen', 'file', 'file_get_contents', 'file_put_contents', 'readfile', 'scandir', 'glob', 'is_file', 'file_exists', 'unlink', 'mkdir', 'tempnam',
+        'exec', 'shell_exec', 'system', 'passthru', 'proc_open', 'popen', 'curl_init', 'fsockopen', 'stream_socket_client', 'error_log',
+    ];
+
+    /** Classes of PHP's that look at the clock, at files, or at chance without a seed. */
+    private const IMPURE_CLASSES = ['DateTime', 'DateTimeImmutable', 'DatePeriod', 'SplFileObject', 'SplFileInfo', 'DirectoryIterator', 'PDO', 'Random\\Engine\\Secure'];
 
     public function test_core_uses_no_framework_and_no_application(): void
     {
@@ -48,6 +57,22 @@ final class CoreStandsAloneTest extends TestCase
             }
         }
         self::assertSame([], $foreign);
+    }
+
+    public function test_core_makes_nothing_that_looks_at_the_world(): void
+    {
+        $impure = $made = [];
+        foreach (self::files() as $file => $nodes) {
+            foreach ((new NodeFinder())->findInstanceOf($nodes, Node\Expr\New_::class) as $new) {
+                $made[] = $class = $new->class instanceof Node\Name ? ltrim($new->class->toString(), '\\') : '';
+                // A randomizer without an engine takes chance as it comes.
+                if (in_array($class, self::IMPURE_CLASSES, true) || ($class === 'Random\Randomizer' && $new->args === [])) {
+                    $impure[] = "$file:{$new->getStartLine()} new $class";
+                }
+            }
+        }
+        self::assertSame([], $impure);
+        self::assertContains('Random\Randomizer', $made, 'it would have been seen');
     }
 
     public function test_earlier_folders_do_not_use_later_ones(): void

@@ -8,14 +8,16 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Making\Cut;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CutShape;
+use KeenSeam\Core\Making\CutSizes;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\Packing;
+use KeenSeam\Core\Making\PatchCutter;
 use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Measure\Fraction;
-use KeenSeam\Core\Measure\Surd;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -27,27 +29,41 @@ final class CuttingTest extends TestCase
 {
     public function test_cutting_sizes_are_the_outlines_moved_out_by_the_allowance(): void
     {
-        $asked = $sizes = [];
-        foreach ([[1, 4], [3, 8], [1, 8], [7, 1], [15, 2]] as $allowance) {
-            foreach ([[1, 1], [3, 2], [2, 1], [25, 8], [10, 3], [150, 1]] as $finished) {
-                [$s, $f] = [Fraction::of(...$allowance), Fraction::of(...$finished)];
-                [$two, $size] = [$s->times(Fraction::of(2)), $f->toFloat()];
-                // A right triangle with its short sides along the weave: half of a square.
-                $asked[] = ['points' => [[0, 0], [$size, 0], [0, $size]], 'distance' => $s->toFloat(), 'sharp' => true];
-                $sizes[] = ['width', (new Surd($two, $s))->plus(Surd::of($f))];
-                // One with its long side along the weave: a quarter of a square.
-                $asked[] = ['points' => [[0, 0], [$size, 0], [$size / 2, $size / 2]], 'distance' => $s->toFloat(), 'sharp' => true];
-                $sizes[] = ['width', (new Surd($two, $two))->plus(Surd::of($f))];
-                // A square on its point in a cell of that side.
-                $asked[] = ['points' => [[0, $size / 2], [$size / 2, 0], [$size, $size / 2], [$size / 2, $size]], 'distance' => $s->toFloat(), 'sharp' => true];
-                $sizes[] = ['side', (new Surd($two, $f->times(Fraction::of(1, 2))))];
+        $asked = $cut = [];
+        $cases = [];
+        foreach (['1/4', '3/8', '1/8'] as $allowance) {
+            foreach (['1', '1 1/2', '2', '3 1/8', '3 1/3', '140'] as $finished) {
+                $cases[] = ['in', $allowance, $finished];
+            }
+        }
+        foreach (['6', '7', '7.5'] as $allowance) {
+            foreach (['40', '63.5', '250'] as $finished) {
+                $cases[] = ['mm', $allowance, $finished];
+            }
+        }
+        foreach ($cases as [$units, $allowance, $finished]) {
+            foreach (['hAB' => 0, 'qABAB' => 0, 'dABABA' => 0] as $unit => $patch) {
+                $file = ['units' => $units, 'seam_allowance' => $allowance, 'finished' => ['width' => $finished, 'height' => $finished]] + Blocks::file($unit);
+                $construction = Construction::of(Face::of(BlockFile::read($file)), Order::Rows);
+                $block = $construction->face->block;
+                $cutter = new PatchCutter(new CutSizes($block->seamAllowance->in($block->unit), $block->unit), $construction);
+                $steps = $construction->face->lattice->steps;
+                $asked[] = [
+                    'points' => array_map(static fn (Point $point): array => [$point->x / $steps, $point->y / $steps], $construction->face->patches[$patch]->outline->points),
+                    'distance' => $block->seamAllowance->in($block->unit)->toFloat(),
+                    'sharp' => true,
+                ];
+                $cut[] = [$unit, $cutter->piece($construction->face->patches[$patch])];
             }
         }
         foreach (self::ask('geometry.mjs', $asked) as $i => $answer) {
+            [$unit, $piece] = $cut[$i];
             $xs = array_column($answer['offset'], 0);
-            $found = $sizes[$i][0] === 'width' ? max($xs) - min($xs) : sqrt($answer['offsetArea']);
-            self::assertEqualsWithDelta($found, $sizes[$i][1]->toFloat(), 1e-6, json_encode($asked[$i], JSON_THROW_ON_ERROR));
-            $raised = $sizes[$i][1]->raisedTo(8)->toFloat();
+            // Triangles have a side along the weave, as long as the square they are cut from; a square on its point is told by its area.
+            $found = $unit === 'dABABA' ? sqrt($answer['offsetArea']) : max($xs) - min($xs);
+            self::assertSame(['hAB' => Then::Once, 'qABAB' => Then::Twice, 'dABABA' => Then::None][$unit], $piece->then);
+            self::assertEqualsWithDelta($found, $piece->width->toFloat(), 1e-6, $unit.json_encode($asked[$i], JSON_THROW_ON_ERROR));
+            $raised = $piece->width->raisedTo(8)->toFloat();
             self::assertGreaterThanOrEqual($found - 1e-9, $raised);
             self::assertLessThan($found + 1 / 8, $raised);
         }

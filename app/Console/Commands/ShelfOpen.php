@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Shelf\Copies;
 use App\Shelf\Mishap;
+use App\Workings\Sweeping;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
@@ -29,6 +30,7 @@ final class ShelfOpen extends Command
             $this->bringUpToDate($migrator, $copies);
             $this->callSilently('db:seed', ['--class' => DatabaseSeeder::class, '--force' => true]);
             $copies?->daily();
+            Sweeping::folder((string) config('cache.stores.file.path'));
         } catch (\Throwable $thrown) {
             $mishap = Mishap::of($thrown);
             $this->error($mishap?->words() ?? 'The database could not be made ready: '.$thrown->getMessage());

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Shelf\Copies;
+use App\Workings\Sweeping;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -21,7 +22,9 @@ final class DailyCopy
     {
         if (! $request->isMethodSafe() && $response->isSuccessful()) {
             try {
-                Copies::ofTheShelf()?->daily();
+                if (Copies::ofTheShelf()?->daily() === true) {
+                    Sweeping::folder((string) config('cache.stores.file.path'));
+                }
             } catch (\Throwable $mishap) {
                 error_log('No copy was made today: '.$mishap->getMessage());
             }

@@ -37,4 +37,8 @@ const words = computed(() => {
 .planning p {
   margin: 0;
 }
+
+.planning :deep(.stitch-line) {
+  width: min(420px, 100%);
+}
 </style>

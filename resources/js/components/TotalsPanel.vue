@@ -46,7 +46,7 @@ const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} 
 
 .figures div {
   display: grid;
-  grid-template-columns: 74px 1fr;
+  grid-template-columns: minmax(74px, max-content) 1fr;
   column-gap: 8px;
   align-items: baseline;
 }

@@ -73,16 +73,22 @@ const seams = computed(() =>
     })),
   })),
 )
-const marks = computed(() => props.crossings.map((crossing) => ({ ...crossing, at: back(crossing.at) })))
+/** Where there are very many seams, marks and arrows would cover the cloth: those stay that say something. */
+const isCrowded = computed(() => props.joins.length > 800)
+const marks = computed(() => props.crossings.filter((crossing) => !isCrowded.value || crossing.kind !== 'nested').map((crossing) => ({ ...crossing, at: back(crossing.at) })))
 const across = computed(() => rulerMarks(props.face.width).marks)
 const down = computed(() => rulerMarks(props.face.height).marks)
 
 /** Where seams cannot be chosen, only the arrows of the step in hand are shown. */
-const arrowed = computed(() => (props.isLive ? seams.value : seams.value.filter((seam) => isStrong(seam.join.id))))
+const arrowed = computed(() =>
+  props.isLive && !isCrowded.value ? seams.value : seams.value.filter((seam) => isStrong(seam.join.id) || isChosen(seam.join) || seam.join.locked),
+)
 
-const isStrong = (id: number) => props.highlighted.includes(id)
+const strong = computed(() => new Set(props.highlighted))
+const isStrong = (id: number) => strong.value.has(id)
 const isChosen = (join: JoinShown) => props.selected !== null && join.id === props.selected
-const isInPile = (join: JoinShown) => props.selected !== null && join.pile.includes(props.selected)
+const pile = computed(() => new Set(props.selected === null ? [] : props.joins[props.selected]?.pile))
+const isInPile = (join: JoinShown) => pile.value.has(join.id)
 
 function label(join: JoinShown): string {
   const lies = join.press[0] === 'open' ? 'open' : `toward ${join.press[0] === 'left' ? join.left : join.right}`

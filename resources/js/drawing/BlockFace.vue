@@ -24,6 +24,8 @@ const props = withDefaults(
   { joins: () => [], crossings: () => [], highlighted: () => [], patches: undefined, closeUp: false, raw: () => [], pixels: 240 },
 )
 
+const MANY = 400
+
 const colours = computed(() => new Map(props.face.fabrics.map((fabric) => [fabric.key, fabric.color])))
 const full = computed(() => (props.patches === undefined ? null : new Set(props.patches)))
 const inFull = computed(() => (props.raw.length > 0 ? props.raw : props.face.patches.filter((patch) => full.value?.has(patch.id))))
@@ -35,15 +37,31 @@ const box = computed(() =>
 )
 const scale = computed(() => Math.max(box.value.width, box.value.height) / props.pixels)
 const viewBox = computed(() => `${box.value.left} ${box.value.top} ${box.value.width} ${box.value.height}`)
+/** Where there are very many, all of one fabric are drawn at once. */
+const isMany = computed(() => drawn.value.length > MANY)
+const heaps = computed(() => {
+  const heaps = new Map<string, { key: string; fill: string | undefined; isFaded: boolean; d: string }>()
+  for (const patch of isMany.value ? drawn.value : []) {
+    const isFaded = full.value !== null && !full.value.has(patch.id)
+    const key = `${patch.fabric}${isFaded ? ' faded' : ''}`
+    const heap = heaps.get(key) ?? { key, fill: colours.value.get(patch.fabric), isFaded, d: '' }
+    heap.d += `M${pointsText(patch.points)}Z`
+    heaps.set(key, heap)
+  }
+  return [...heaps.values()]
+})
+const strong = computed(() => new Set(props.highlighted))
 const seams = computed(() =>
-  props.joins.filter((join) => props.highlighted.includes(join.id) && (!props.closeUp || join.patches.every((patch) => full.value?.has(patch)))),
+  strong.value.size === 0 ? [] : props.joins.filter((join) => strong.value.has(join.id) && (!props.closeUp || join.patches.every((patch) => full.value?.has(patch)))),
 )
+const path = (joins: JoinShown[]) => joins.map((join) => `M${join.from.join(' ')}L${join.to.join(' ')}`).join('')
 </script>
 
 <template>
   <svg class="block-face" :viewBox="viewBox" role="img" :aria-label="label" preserveAspectRatio="xMidYMid meet">
+    <path v-for="heap in heaps" :key="heap.key" :d="heap.d" :fill="heap.fill" :stroke="heap.fill" :stroke-width="scale" :class="{ faded: heap.isFaded }" />
     <polygon
-      v-for="patch in drawn"
+      v-for="patch in isMany ? [] : drawn"
       :key="patch.id"
       :points="pointsText(patch.points)"
       :fill="colours.get(patch.fabric)"
@@ -51,7 +69,11 @@ const seams = computed(() =>
       :stroke-width="scale"
       :class="{ faded: full !== null && !full.has(patch.id) }"
     />
-    <g class="seams">
+    <g v-if="seams.length > MANY" class="seams">
+      <path class="seam-halo" :d="path(seams)" :stroke-width="scale * 6" />
+      <path class="seam-highlight" :d="path(seams)" :stroke-width="scale * 2.6" />
+    </g>
+    <g v-else class="seams">
       <template v-for="join in seams" :key="join.id">
         <line class="seam-halo" :x1="join.from[0]" :y1="join.from[1]" :x2="join.to[0]" :y2="join.to[1]" :stroke-width="scale * 6" />
         <line
@@ -66,6 +88,6 @@ const seams = computed(() =>
         />
       </template>
     </g>
-    <StateMark v-for="crossing in crossings" :key="`${crossing.join}:${crossing.text.join()}`" :kind="crossing.kind" :at="crossing.at" :size="scale * 17" />
+    <StateMark v-for="crossing in isMany ? crossings.filter((one) => one.kind !== 'nested') : crossings" :key="`${crossing.join}:${crossing.text.join()}`" :kind="crossing.kind" :at="crossing.at" :size="scale * 17" />
   </svg>
 </template>

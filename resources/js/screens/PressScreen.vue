@@ -98,7 +98,7 @@ function select(join: number) {
       </section>
       <section class="back">
         <h2 class="back-title">
-          Back <span class="soft">{{ isPlyMap ? 'layers of cloth; figures are the most at each crossing' : 'arrows show where the allowances lie' }}</span>
+          Back <span class="soft">{{ isPlyMap ? 'layers of cloth; figures are the most at each crossing' : shown.joins.length > 800 ? 'the arrow of the seam you look at; marks where crossings do not nest' : 'arrows show where the allowances lie' }}</span>
           <button type="button" class="link-button turn" :aria-pressed="isPlyMap" @click="isPlyMap = !isPlyMap">{{ isPlyMap ? 'Show the cloth' : 'Show the layers' }}</button>
         </h2>
         <div class="picture">

@@ -7,6 +7,9 @@ import type { JoinShown, PileChoice, PlanningShown, PressChanged, PressDirection
 /** Milliseconds between two looks at a search. */
 const LOOK = 1500
 
+/** So many seams are drawn in a moment. */
+const QUICK = 1500
+
 const isOn = (search: PlanningShown) => search.state === 'waiting' || search.state === 'working'
 
 export const usePressStore = defineStore('press', () => {
@@ -84,7 +87,9 @@ export const usePressStore = defineStore('press', () => {
     if (shown.value !== now) return
     const search = await api.planning(now.planning.key).catch(() => null)
     if (search === null || shown.value !== now) return
-    if (search.found > now.planning.found || !isOn(search)) shown.value = await api.press(now.block.id).catch(() => ({ ...now, planning: search }))
+    // A very large one takes a while to be drawn; it is drawn anew once the search is at its end.
+    const isQuick = now.joins.length <= QUICK
+    if ((isQuick && search.found > now.planning.found) || !isOn(search)) shown.value = await api.press(now.block.id).catch(() => ({ ...now, planning: search }))
     else shown.value = { ...now, planning: search }
   }
   watch(shown, () => void watchSearch())
