@@ -71,7 +71,7 @@ final readonly class WallDocument
             'columns' => $this->lines($open->grid->columns, $open->finishedWidth),
             'rows' => $this->lines($open->grid->rows, $open->finishedHeight),
             'cells' => $this->cells($odd, $counts),
-            'background' => $this->wall->background()->key,
+            'trios' => (object) $this->trios(),
             'symmetry' => ['name' => $odd->symmetry->value, 'words' => $odd->symmetry->words()],
             'hands' => array_map(static fn (HandCount $hands): array => [
                 'class' => $hands->label,
@@ -91,6 +91,16 @@ final readonly class WallDocument
             'order' => $this->block->order->value,
             'style' => $this->block->style->value,
         ];
+    }
+
+    /** @return array<string, array{string, string}> ground and second figure that a unit from the tray gets, by its figure */
+    private function trios(): array
+    {
+        return array_map(function (Fabric $fabric): array {
+            [, $ground, $second] = $this->wall->threeFabrics($fabric->key);
+
+            return [$ground->key, $second->key];
+        }, $this->face->block->fabrics);
     }
 
     /** @return array<string, mixed> */

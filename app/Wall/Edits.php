@@ -17,7 +17,7 @@ use KeenSeam\Core\Layout\Wall;
 final class Edits
 {
     private const KNOWN = [
-        'place', 'lay', 'move', 'lie', 'swap', 'clear', 'label', 'carry', 'paint', 'corner', 'add-line', 'remove-line', 'size-line',
+        'place', 'lay', 'move', 'lie', 'mend', 'swap', 'clear', 'label', 'carry', 'paint', 'corner', 'add-line', 'remove-line', 'size-line',
         'size', 'name', 'allowance', 'fabric', 'remove-fabric',
     ];
 
@@ -35,6 +35,7 @@ final class Edits
             'lay' => self::lay($wall, $edit),
             'move' => [$wall->moved($edit->places(), $edit->placement()), $edit->placement()->mirrored ? 'Mirror' : 'Turn'],
             'lie' => [$wall->lying($edit->places(), $edit->placement()), 'Mend'],
+            'mend' => [$wall->mended($edit->places()), count($edit->places()) === 1 ? 'Mend' : 'Mend all'],
             'swap' => [$wall->withFabricsSwapped($edit->places()), 'Swap the fabrics'],
             'clear' => [$wall->cleared($edit->places()), 'Clear'],
             'label' => [$wall->labelled($edit->places(), $edit->has('label') ? $edit->text('label') : null), 'Label'],

@@ -8,6 +8,7 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Corner;
 use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\FlippedCorner;
 use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Block\Grid;
@@ -157,6 +158,28 @@ final readonly class Wall
     public function moved(array $places, Placement $by): self
     {
         return $this->edited(static fn (GridEdit $edit): GridEdit => $edit->changed($places, static fn (Cell $cell): Cell => $cell->lying($by->around($cell->placement))));
+    }
+
+    /**
+     * Turns the odd ones among the places back; of two that disagree, mending one makes the other right.
+     *
+     * @param list<array{int, int}> $places row and column
+     */
+    public function mended(array $places): self
+    {
+        $wall = $this;
+        foreach ($places as $_) {
+            $next = array_values(array_filter(
+                OddOnesOut::of(Face::of($wall->opened()))->odd,
+                static fn (OddCell $odd): bool => $odd->mend !== null && in_array([$odd->cell->row, $odd->cell->column], $places, true),
+            ))[0] ?? null;
+            if ($next?->mend === null) {
+                break;
+            }
+            $wall = $wall->lying([[$next->cell->row, $next->cell->column]], $next->mend);
+        }
+
+        return $wall;
     }
 
     /** @param list<array{int, int}> $places */
@@ -397,7 +420,7 @@ final readonly class Wall
     }
 
     /** @return array{Fabric, Fabric, Fabric} the figure, a ground other than it where there is one, and a second figure */
-    private function threeFabrics(string $figure): array
+    public function threeFabrics(string $figure): array
     {
         $chosen = $this->fabric($figure);
         $others = array_values(array_filter($this->block->fabrics, static fn (Fabric $fabric): bool => $fabric->key !== $figure));

@@ -78,6 +78,38 @@ final class WallStationTest extends TestCase
         self::assertSame(['Harbour Gate', $before], [ShelfBlock::query()->findOrFail(3)->name, $said()]);
     }
 
+    public function test_all_odd_ones_are_mended_in_one_step_that_one_undo_takes_back(): void
+    {
+        $before = $this->getJson('/api/blocks/3/wall')->json();
+        self::assertSame([], array_filter($before['cells'], static fn (array $cell): bool => $cell['odd'] !== null));
+        $this->edit(1, ['do' => 'move', 'places' => [[1, 2]], 'turn' => 90, 'mirrored' => false])->assertOk();
+        $odd = array_values(array_filter($this->edit(2, ['do' => 'move', 'places' => [[2, 1]], 'turn' => 180, 'mirrored' => false])->json('cells'), static fn (array $cell): bool => $cell['odd'] !== null));
+        self::assertSame([[1, 2], [2, 1]], array_map(static fn (array $cell): array => [$cell['row'], $cell['column']], $odd));
+        $mended = $this->edit(3, ['do' => 'mend', 'places' => [[1, 2], [2, 1]]])->assertOk()->json();
+        self::assertSame(array_column($before['cells'], 'turn'), array_column($mended['cells'], 'turn'));
+        self::assertSame('Mend all', $mended['history']['undo']);
+        $this->postJson('/api/blocks/3/undo', [], self::seen(4))->assertOk()->assertJsonPath('cells.1.turn', $odd[0]['turn'])->assertJsonPath('history.undo', 'Turn');
+        // Only what is asked for, and only what is odd.
+        $one = $this->edit(5, ['do' => 'mend', 'places' => [[2, 1], [1, 1]]])->assertOk()->json('cells');
+        self::assertSame([$odd[0]['turn'], $before['cells'][0]['turn']], [$one[1]['turn'], $one[0]['turn']]);
+        self::assertCount(1, array_filter($one, static fn (array $cell): bool => $cell['odd'] !== null));
+    }
+
+    public function test_a_unit_is_placed_in_the_fabrics_the_tray_shows_it_in(): void
+    {
+        foreach ([1, 2, 3] as $block) {
+            $wall = $this->getJson("/api/blocks/$block/wall")->json();
+            $version = $wall['block']['version'];
+            self::assertSame(array_column($wall['face']['fabrics'], 'key'), array_keys($wall['trios']));
+            foreach ($wall['trios'] as $figure => [$ground, $second]) {
+                $cells = $this->postJson("/api/blocks/$block/edits", ['edit' => ['do' => 'place', 'kind' => 'split-quarter-square-triangle', 'places' => [[1, 1]], 'figure' => $figure]], self::seen($version++))->assertOk()->json('cells');
+                self::assertEqualsCanonicalizing([$figure, $ground, $second], $cells[0]['entry']['fabrics'], "$block: $figure");
+                // The ground is another than the figure where the block has another.
+                self::assertNotSame($figure, $ground);
+            }
+        }
+    }
+
     public function test_a_lock_sleeps_while_its_seam_is_not_there(): void
     {
         $joins = $this->getJson('/api/blocks/3/plan')->json('joins');

@@ -40,7 +40,7 @@ const wall = (path = ''): WallShown => ({
   columns: Array.from({ length: 3 }, () => ({ size: '2', width: 2 })),
   rows: Array.from({ length: 3 }, () => ({ size: '2', width: 2 })),
   cells: [1, 2, 3].flatMap((row) => [1, 2, 3].map((column) => cell(row, column))),
-  background: 'A',
+  trios: {},
   symmetry: { name: 'full', words: 'the same from every side' },
   hands: [],
   tooClose: [],
@@ -66,7 +66,7 @@ function serve(address: string, sent: RequestInit = {}): Response {
   if (edit.do === 'size') return answer(422, { code: 'length-not-readable', message: '"big" is not a length.', where: '' })
   server.edits.push(edit)
   server.version += 1
-  if (edit.do === 'lie') edit.places.forEach((place) => server.odd.delete(place.join('.')))
+  if (edit.do === 'mend') edit.places.forEach((place) => server.odd.delete(place.join('.')))
   return answer(200, wall(path))
 }
 
@@ -177,7 +177,7 @@ describe('the wall', () => {
     expect([store.cursor, server.edits]).toEqual([[3, 2], []])
     await store.mend()
 
-    expect(server.edits).toEqual([{ do: 'lie', places: [[3, 2]], turn: 90, mirrored: false }])
+    expect(server.edits).toEqual([{ do: 'mend', places: [[3, 2]] }])
     expect(store.oddOnes).toEqual([])
   })
 
@@ -187,7 +187,7 @@ describe('the wall', () => {
     await store.open(7)
     await store.mendAll()
 
-    expect(server.edits.map((edit) => ('places' in edit ? edit.places : []))).toEqual([[[1, 2]], [[2, 1]]])
+    expect(server.edits).toEqual([{ do: 'mend', places: [[1, 2], [2, 1]] }])
   })
 
   it('says what is wrong and shows nothing that was not saved', async () => {

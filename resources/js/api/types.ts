@@ -413,7 +413,8 @@ export interface WallShown {
   columns: WallLine[]
   rows: WallLine[]
   cells: WallCell[]
-  background: string
+  /** The ground and the second figure of a unit from the tray, by its figure. */
+  trios: Record<string, [string, string]>
   symmetry: { name: Symmetry; words: string }
   hands: { class: string; plural: string; left: number; right: number }[]
   tooClose: { fabrics: [string, string]; cells: WallPlace[] }[]
@@ -478,7 +479,7 @@ export type WallEdit =
   | { do: 'place'; kind: string; places: WallPlace[]; figure: string; asOne?: true }
   | { do: 'lay'; cells: Record<string, unknown>[] }
   | ({ do: 'move' | 'lie'; places: WallPlace[] } & PlacementEntry)
-  | { do: 'swap' | 'clear'; places: WallPlace[] }
+  | { do: 'swap' | 'clear' | 'mend'; places: WallPlace[] }
   | { do: 'label'; places: WallPlace[]; label: string | null }
   | { do: 'carry'; places: WallPlace[]; down: number; right: number }
   | { do: 'paint'; patch: number; fabric: string }

@@ -57,11 +57,9 @@ const byKey = (key: string | null | undefined) => fabrics.value.find((fabric) =>
 const rank = { light: 0, medium: 1, dark: 2 }
 const darkest = computed(() => [...fabrics.value].sort((a, b) => rank[b.value] - rank[a.value])[0])
 const figure = computed(() => byKey(figureKey.value) ?? darkest.value)
-const ground = computed(() => {
-  const background = byKey(shown.value?.background)
-  return background && background.key !== figure.value?.key ? background : fabrics.value.find((fabric) => fabric.key !== figure.value?.key) ?? figure.value
-})
-const second = computed(() => fabrics.value.find((fabric) => fabric.key !== figure.value?.key && fabric.key !== ground.value?.key) ?? figure.value)
+const trio = computed(() => shown.value?.trios[figure.value?.key ?? ''])
+const ground = computed(() => byKey(trio.value?.[0]) ?? figure.value)
+const second = computed(() => byKey(trio.value?.[1]) ?? figure.value)
 const twice = computed(() => wall.figures?.lookTwice ?? [])
 const isTwice = computed(() => wall.selected.length === 1 && twice.value.some(([row, column]) => row === wall.selected[0]?.row && column === wall.selected[0]?.column))
 const brushPatch = computed(() => (isPainting.value ? wall.here?.patches[brushAt.value % (wall.here?.patches.length ?? 1)] ?? null : null))

@@ -86,18 +86,11 @@ export const useWallStore = defineStore('wall', () => {
     const first = odd[0] ?? oddOnes.value[0]
     if (first === undefined) return
     if (odd.length === 0) select([first.row, first.column])
-    for (const cell of odd) {
-      if (cell.odd?.mend) await edit({ do: 'lie', places: [[cell.row, cell.column]], ...cell.odd.mend })
-    }
+    const mendable = odd.filter((cell) => cell.odd?.mend)
+    if (mendable.length > 0) await edit({ do: 'mend', places: mendable.map((cell) => [cell.row, cell.column]) })
   }
 
-  async function mendAll() {
-    for (const cell of oddOnes.value) {
-      // Of two that disagree, mending one makes the other right.
-      const still = oddOnes.value.find((one) => one.row === cell.row && one.column === cell.column)
-      if (still?.odd?.mend) await edit({ do: 'lie', places: [[cell.row, cell.column]], ...still.odd.mend })
-    }
-  }
+  const mendAll = () => edit({ do: 'mend', places: oddOnes.value.filter((cell) => cell.odd?.mend).map((cell) => [cell.row, cell.column]) })
 
   const meant = () => saved((block, version, where) => api.meantSo(block, version, where, places.value))
 
