@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use App\Exceptions\ProblemResponse;
 use App\Http\Controllers\ScreenController;
 use App\Http\Middleware\BodyType;
 use App\Http\Middleware\DailyCopy;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\OwnOrigin;
 use App\Http\Middleware\SafeHeaders;
-use App\Planning\StillPlanning;
+use App\Http\ProblemResponse;
 use App\Shelf\Mishap;
+use App\Workings\StillPlanning;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;

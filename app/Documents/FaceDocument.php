@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use App\Workings\WorkingOut;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Patch;
@@ -44,6 +45,16 @@ final class FaceDocument
                 'points' => array_map(static fn (Point $point): array => self::point($point, $face->lattice), $patch->outline->points),
             ], $face->patches),
         ];
+    }
+
+    /**
+     * How the screens draw it, ready to be sent, and of how many units it is.
+     *
+     * @return array{face: array<string, mixed>, units: int}
+     */
+    public static function kept(WorkingOut $working): array
+    {
+        return $working->ofFile('shown', static fn (): array => ['face' => self::of($working->face()), 'units' => count($working->face()->whole->parts)]);
     }
 
     /** @return array{float, float} */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use App\Workings\Figures;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Geometry\Lattice;
@@ -13,7 +14,6 @@ use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Pressing\Cost;
 use KeenSeam\Core\Pressing\Junction;
 use KeenSeam\Core\Pressing\MatchReport;
-use KeenSeam\Core\Pressing\Nesting;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressStyle;
@@ -60,26 +60,9 @@ final class PlanDocument
                 'joins' => $step->joins,
                 'text' => $step->text,
             ], PlanSteps::of($plan)),
-            'totals' => self::totals($plan),
+            'totals' => Figures::totals($plan),
             'proved' => $plan->proved,
             ...self::gap($plan, $style),
-        ];
-    }
-
-    /** @return array<string, int|string> */
-    public static function totals(PressingPlan $plan): array
-    {
-        return [
-            'joins' => count($plan->construction->joins),
-            'matches' => count($plan->matches),
-            'nested' => $plan->count(Nesting::Nested),
-            'stacked' => $plan->count(Nesting::Stacked),
-            'lopsided' => $plan->count(Nesting::Lopsided),
-            'flat' => $plan->count(Nesting::Flat),
-            'peak_squared' => $plan->cost->peakSquared,
-            'shadow' => $plan->cost->shadowText(),
-            'folded' => $plan->cost->folded,
-            'furls' => $plan->cost->furls,
         ];
     }
 

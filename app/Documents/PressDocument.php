@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use App\Models\ShelfBlock;
-use App\Planning\Planning;
+use App\Workings\Figures;
+use App\Workings\Planning;
 use App\Workings\WorkingOut;
 use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\SeamName;
@@ -45,7 +46,7 @@ final class PressDocument
                 'text' => $face->lattice->toText($warning->at),
                 'runsStraightOn' => $warning->runsStraightOn,
             ], HabitWarning::allIn($plan->construction)),
-            'totals' => self::figures($plan),
+            'totals' => Figures::of($plan),
             'steps' => array_map(static fn (Step $step): array => [
                 'do' => $step->do->value,
                 'joins' => $step->joins,
@@ -130,12 +131,6 @@ final class PressDocument
             'turnedUp' => $flap->turnedUp,
             'points' => array_map(static fn (array $corner): array => FaceDocument::corner($corner, $lattice), $flap->corners),
         ], $flaps);
-    }
-
-    /** @return array<string, int|string> */
-    public static function figures(PressingPlan $plan): array
-    {
-        return [...PlanDocument::totals($plan), 'thickest' => max([1, ...$plan->peaks()])];
     }
 
     /** @return list<list<int>> joins that are pressed as one, where that are several */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use App\Workings\SheetText;
 use Illuminate\Http\Response;
 
 /** Answers that are put together from a sheet which is kept as text and the few things that change beside it. */
@@ -18,39 +19,9 @@ final class Spliced
      */
     public static function answer(array $beside, string $sheet): Response
     {
-        $text = self::encoded($beside);
+        $text = SheetText::encoded($beside);
 
         return new Response(substr($text, 0, -1).($sheet === '{}' ? '}' : ','.substr($sheet, 1)), Response::HTTP_OK, ['Content-Type' => 'application/json']);
-    }
-
-    /**
-     * A sheet as text. Long lists may be given as generators: they are written entry by entry and never held as a whole.
-     *
-     * @param array<string, mixed> $sheet
-     */
-    public static function text(array $sheet): string
-    {
-        $parts = [];
-        foreach ($sheet as $name => $value) {
-            if ($value instanceof \Generator) {
-                $entries = [];
-                foreach ($value as $entry) {
-                    $entries[] = self::encoded($entry);
-                }
-                $value = '['.implode(',', $entries).']';
-                unset($entries);
-            } else {
-                $value = self::encoded($value);
-            }
-            $parts[] = self::encoded($name).':'.$value;
-        }
-
-        return '{'.implode(',', $parts).'}';
-    }
-
-    private static function encoded(mixed $value): string
-    {
-        return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
     }
 
     /**

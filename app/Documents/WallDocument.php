@@ -7,6 +7,7 @@ namespace App\Documents;
 use App\Models\ShelfBlock;
 use App\Wall\History;
 use App\Wall\MeantSo;
+use App\Wall\Walls;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Cell;
@@ -42,6 +43,18 @@ final readonly class WallDocument
     ) {
         $this->face = $face;
         $this->units = array_values(array_filter($face->whole->parts, static fn ($part): bool => $part instanceof PlacedUnit));
+    }
+
+    /**
+     * While a small grid is open, of that.
+     *
+     * @param Face|null $face where it is known already
+     *
+     * @return array<string, mixed>
+     */
+    public static function shown(Walls $walls, ShelfBlock $block, Wall $wall, ?Face $face = null): array
+    {
+        return self::of($block, $wall, $face ?? Face::of($wall->opened()), $walls->picture($block));
     }
 
     /**

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Documents\PressDocument;
+use App\Documents\Sheets;
 use App\Documents\Spliced;
 use App\Models\ShelfBlock;
-use App\Planning\Planning;
-use App\Workings\Sheets;
+use App\Workings\Planning;
 use App\Workings\WorkingOut;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;

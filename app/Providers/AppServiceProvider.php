@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Planning\Planning;
 use App\Shelf\ShelfConnector;
 use App\Workings\KeptParts;
+use App\Workings\Planning;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\ServiceProvider;
 

@@ -6,11 +6,11 @@ namespace App\Wall;
 
 use App\BlockFiles\BlockDoor;
 use App\BlockFiles\BlockFileReader;
-use App\Documents\WallDocument;
 use App\Models\ShelfBlock;
 use App\Workings\Workings;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Face;
@@ -49,14 +49,10 @@ final readonly class Walls
         return $open === $wall->block ? $whole : Face::of($open);
     }
 
-    /**
-     * The wall's document; while a small grid is open, of that.
-     *
-     * @return array<string, mixed>
-     */
-    public function shown(ShelfBlock $block, Wall $wall, ?Face $face = null): array
+    /** The layout to match, if there is one. */
+    public function picture(ShelfBlock $block): ?Block
     {
-        return WallDocument::of($block, $wall, $face ?? Face::of($wall->opened()), $block->picture === null ? null : $this->reader->readAgain($block->picture));
+        return $block->picture === null ? null : $this->reader->readAgain($block->picture);
     }
 
     public function save(ShelfBlock $block, int $seenVersion, Wall $wall, string $words): void

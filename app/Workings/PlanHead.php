@@ -11,7 +11,7 @@ final readonly class PlanHead
 {
     /**
      * @param string                    $content the same for plans that say the same
-     * @param array<string, int|string> $figures as PressDocument::figures() tells them
+     * @param array<string, int|string> $figures as Figures::of() tells them
      * @param bool                      $proved  that no plan is better, of those with the same locks
      * @param int                       $found   how many better ones had been found on the way to it
      */

@@ -6,13 +6,8 @@ namespace App\Workings;
 
 use App\BlockFiles\BlockFileReader;
 use App\Cutting\CuttingChoices;
-use App\Documents\FaceDocument;
-use App\Documents\PressDocument;
-use App\Documents\Spliced;
 use App\Models\Habit;
 use App\Models\ShelfBlock;
-use App\Planning\Planning;
-use App\Planning\StillPlanning;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\SeamPlaces;
@@ -81,16 +76,6 @@ final class WorkingOut
         $face = $this->parts->recall(KeptParts::key('face', [$this->block->document]));
 
         return $face instanceof Face ? $face->block : ($this->designs[$this->block->document] ??= $this->reader->readAgain($this->block->document));
-    }
-
-    /**
-     * How the screens draw the face, ready to be sent, and of how many units it is.
-     *
-     * @return array{face: array<string, mixed>, units: int}
-     */
-    public function shown(): array
-    {
-        return $this->parts->part(KeptParts::key('shown', [$this->block->document]), fn (): array => ['face' => FaceDocument::of($this->face()), 'units' => count($this->face()->whole->parts)]);
     }
 
     /**
@@ -296,7 +281,7 @@ final class WorkingOut
         $head = $this->planHead();
         $sources = [$head->content, $this->block->cutting, Habit::margin(), $this->block->chain];
 
-        return $this->heavy(Sheets::Work, KeptParts::key('pedal', $sources), fn (): Pedal => new Pedal(
+        return $this->heavy(PedalSheet::Whole, KeptParts::key('pedal', $sources), fn (): Pedal => new Pedal(
             substr(md5($head->content.serialize($sources)), 0, 12),
             array_map(fn (Step $step): Step => $step->at($this->places()), $this->steps()),
             $head->pressing,
@@ -310,11 +295,11 @@ final class WorkingOut
      *
      * @param list<mixed>                      $sources what it depends on besides the plan
      * @param \Closure(): array<string, mixed> $work
-     * @param Sheets|null                      $heavy   what it is, where it may take long
+     * @param Sheet|null                       $heavy   what it is, where it may take long
      */
-    public function sheet(string $name, array $sources, \Closure $work, ?Sheets $heavy = null): string
+    public function sheet(string $name, array $sources, \Closure $work, ?Sheet $heavy = null): string
     {
-        return $this->heavy($heavy, KeptParts::key($name, [$this->planHead()->content, ...$sources]), static fn (): string => Spliced::text($work()));
+        return $this->heavy($heavy, KeptParts::key($name, [$this->planHead()->content, ...$sources]), static fn (): string => SheetText::of($work()));
     }
 
     public function planner(): PressingPlanner
@@ -332,7 +317,7 @@ final class WorkingOut
      *
      * @return T
      */
-    public function ofFile(string $name, \Closure $work, ?Sheets $heavy = null): mixed
+    public function ofFile(string $name, \Closure $work, ?Sheet $heavy = null): mixed
     {
         return $this->heavy($heavy, KeptParts::key($name, [$this->block->document]), $work);
     }
@@ -348,7 +333,7 @@ final class WorkingOut
      *
      * @throws StillPlanning
      */
-    private function heavy(?Sheets $what, string $key, \Closure $work): mixed
+    private function heavy(?Sheet $what, string $key, \Closure $work): mixed
     {
         $kept = $this->parts->recall($key);
         if ($kept === null && $what !== null && count($this->face()->patches) > self::LARGE) {
@@ -432,7 +417,7 @@ final class WorkingOut
 
     private function headMade(string $key, PressingPlan $plan, int $found): PlanHead
     {
-        return new PlanHead(hash('xxh128', $key.serialize([$plan->pressing, $plan->proved, $plan->bound])), $plan->pressing, PressDocument::figures($plan), $plan->proved, $found);
+        return new PlanHead(hash('xxh128', $key.serialize([$plan->pressing, $plan->proved, $plan->bound])), $plan->pressing, Figures::of($plan), $plan->proved, $found);
     }
 
     private function flippedKey(PressQuestion $question, PressingPlan|PlanHead $best): string

@@ -6,7 +6,6 @@ namespace App\Workings;
 
 use App\BlockFiles\BlockFileReader;
 use App\Models\ShelfBlock;
-use App\Planning\Planning;
 
 /** Opens blocks of the shelf to be worked out. */
 final readonly class Workings

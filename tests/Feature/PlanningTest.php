@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\ShelfBlock;
-use App\Planning\MakeSheet;
-use App\Planning\Planning;
-use App\Planning\SearchForPlan;
 use App\Workings\KeptParts;
+use App\Workings\MakeSheet;
+use App\Workings\Planning;
+use App\Workings\SearchForPlan;
 use App\Workings\Workings;
 use Illuminate\Support\Facades\Queue;
 use KeenSeam\Core\Pressing\PressingPlan;

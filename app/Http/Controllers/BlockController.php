@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\BlockFiles\BlockDoor;
+use App\Documents\FaceDocument;
 use App\Documents\ShelfDocument;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
@@ -26,7 +27,7 @@ final class BlockController
         [$blocks, $unopened] = [[], []];
         foreach (ShelfBlock::query()->orderBy('name')->orderBy('id')->get() as $block) {
             try {
-                $blocks[] = ShelfDocument::of($block, $this->workings->of($block)->shown());
+                $blocks[] = ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block)));
             } catch (KeenSeamProblem $problem) {
                 $unopened[] = ['id' => $block->id, 'name' => $block->name, 'problem' => $problem->getMessage()];
             }
@@ -48,12 +49,12 @@ final class BlockController
         $block = ShelfBlock::query()->create(['name' => $read->name, 'document' => $text]);
         $block->refresh();
 
-        return new JsonResponse(ShelfDocument::of($block, $this->workings->of($block)->shown()), JsonResponse::HTTP_CREATED);
+        return new JsonResponse(ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block))), JsonResponse::HTTP_CREATED);
     }
 
     public function show(ShelfBlock $block): JsonResponse
     {
-        return new JsonResponse(ShelfDocument::of($block, $this->workings->of($block)->shown()));
+        return new JsonResponse(ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block))));
     }
 
     /**
@@ -67,7 +68,7 @@ final class BlockController
         [$read] = $this->door->fromText($text);
         History::record($block, SeenVersion::of($request), 'Put another file in its place', $this->workings->of($block)->changesWith($read->name, $text));
 
-        return new JsonResponse(ShelfDocument::of($block, $this->workings->of($block)->shown()));
+        return new JsonResponse(ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block))));
     }
 
     /** Takes the block off the shelf; it can be put back. */

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Documents\JoinsStationDocument;
+use App\Documents\Sheets;
 use App\Documents\Spliced;
 use App\Http\SeenVersion;
 use App\Models\SeamTestRecord;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
-use App\Workings\Sheets;
 use App\Workings\WorkingOut;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\WallDocument;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
@@ -32,6 +33,6 @@ final readonly class MeantController
         }
         History::record($block, SeenVersion::of($request), 'Say it is meant to be so', ['meant' => $meant->names]);
 
-        return new JsonResponse($this->walls->shown($block, $wall));
+        return new JsonResponse(WallDocument::shown($this->walls, $block, $wall));
     }
 }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\FaceDocument;
 use App\Documents\OrdersDocument;
+use App\Documents\Sheets;
 use App\Exceptions\ChoiceNotKnown;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
-use App\Workings\Sheets;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -25,7 +26,7 @@ final readonly class OrderController
         $working = $this->workings->of($block);
         $orders = Sheets::orders($working);
 
-        return new JsonResponse(OrdersDocument::of($block, $working->shown()['face'], $orders));
+        return new JsonResponse(OrdersDocument::of($block, FaceDocument::kept($working)['face'], $orders));
     }
 
     /** @throws KeenSeamProblem */

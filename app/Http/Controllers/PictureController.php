@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\WallDocument;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
 use App\Wall\History;
@@ -30,6 +31,6 @@ final readonly class PictureController
     {
         History::record($block, SeenVersion::of($request), $words, ['picture' => $picture]);
 
-        return new JsonResponse($this->walls->shown($block, $this->walls->open($block, Walls::pathOf($request))));
+        return new JsonResponse(WallDocument::shown($this->walls, $block, $this->walls->open($block, Walls::pathOf($request))));
     }
 }

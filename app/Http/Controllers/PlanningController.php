@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Planning\Planning;
+use App\Workings\Planning;
 use Illuminate\Http\JsonResponse;
 
 /** How far a long search is, and the button that stops it. */

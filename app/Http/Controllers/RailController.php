@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\FaceDocument;
 use App\Models\ShelfBlock;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
@@ -26,6 +27,6 @@ final readonly class RailController
             // It cannot be sewn as it is; the Order station says why.
         }
 
-        return new JsonResponse(['units' => $working->shown()['units'], 'nested' => $nested, 'matches' => $matches, 'seams' => $seams, 'sewn' => $sewn, 'order' => $block->order->value]);
+        return new JsonResponse(['units' => FaceDocument::kept($working)['units'], 'nested' => $nested, 'matches' => $matches, 'seams' => $seams, 'sewn' => $sewn, 'order' => $block->order->value]);
     }
 }

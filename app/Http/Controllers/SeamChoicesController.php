@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Documents\PressDocument;
 use App\Models\ShelfBlock;
+use App\Workings\Figures;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use KeenSeam\Core\Assembly\JoinNotKnown;
@@ -28,7 +28,7 @@ final readonly class SeamChoicesController
         $choices = [];
         foreach (PressDirection::cases() as $direction) {
             $plan = $working->planWithLocks($working->locks()->with(new Lock($join, $direction)));
-            $choices[$direction->value] = ['figures' => PressDocument::figures($plan), 'words' => Comparison::words($now, $plan)];
+            $choices[$direction->value] = ['figures' => Figures::of($plan), 'words' => Comparison::words($now, $plan)];
         }
 
         return new JsonResponse(['choices' => $choices]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\WallDocument;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
 use App\Models\Swatch;
@@ -45,7 +46,7 @@ final readonly class SwatchController
             'swatches' => [$fabric => $hash] + $block->swatches,
         ]);
 
-        return new JsonResponse($this->walls->shown($block, $wall, $face));
+        return new JsonResponse(WallDocument::shown($this->walls, $block, $wall, $face));
     }
 
     /** @throws KeenSeamProblem */
@@ -55,6 +56,6 @@ final readonly class SwatchController
         $wall->fabric($fabric);
         History::record($block, SeenVersion::of($request), 'Take the picture away', ['swatches' => array_diff_key($block->swatches, [$fabric => true])]);
 
-        return new JsonResponse($this->walls->shown($block, $wall));
+        return new JsonResponse(WallDocument::shown($this->walls, $block, $wall));
     }
 }

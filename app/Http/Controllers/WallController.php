@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\WallDocument;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
@@ -21,7 +22,7 @@ final readonly class WallController
 
     public function show(Request $request, ShelfBlock $block): JsonResponse
     {
-        return new JsonResponse($this->walls->shown($block, $this->walls->open($block, Walls::pathOf($request))));
+        return new JsonResponse(WallDocument::shown($this->walls, $block, $this->walls->open($block, Walls::pathOf($request))));
     }
 
     /** @throws KeenSeamProblem */
@@ -37,7 +38,7 @@ final readonly class WallController
         $face = $this->walls->face($changed);
         $this->walls->save($block, $seen, $changed, $words);
 
-        return new JsonResponse($this->walls->shown($block, $changed, $face));
+        return new JsonResponse(WallDocument::shown($this->walls, $block, $changed, $face));
     }
 
     /** @throws KeenSeamProblem */
@@ -61,6 +62,6 @@ final readonly class WallController
             $wall = $this->walls->open($block, ''); // the small grid that was open is no longer there
         }
 
-        return new JsonResponse($this->walls->shown($block, $wall));
+        return new JsonResponse(WallDocument::shown($this->walls, $block, $wall));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Exceptions\ProblemResponse;
+use App\Http\ProblemResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 

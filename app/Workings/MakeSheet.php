@@ -2,12 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Planning;
+namespace App\Workings;
 
 use App\Models\ShelfBlock;
-use App\Workings\KeptParts;
-use App\Workings\Sheets;
-use App\Workings\Workings;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
@@ -29,7 +26,7 @@ final class MakeSheet implements ShouldQueue
     {
         $parts->forgetAtHand();
         $asked = $parts->recall('asked-'.$this->key);
-        if (is_array($asked) && is_array($asked[0]) && $asked[1] instanceof Sheets) {
+        if (is_array($asked) && is_array($asked[0]) && $asked[1] instanceof Sheet) {
             $block = (new ShelfBlock())->setRawAttributes($asked[0]);
             $planning->makeSheet($this->key, static fn () => $asked[1]->make($block, $workings->asAsked($block)));
         }

@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Exceptions;
+namespace App\Http;
 
-use App\Planning\StillPlanning;
+use App\Exceptions\ChangedElsewhere;
 use App\Shelf\Mishap;
+use App\Workings\StillPlanning;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -2,11 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Planning;
+namespace App\Workings;
 
 use App\Models\ShelfBlock;
-use App\Workings\KeptParts;
-use App\Workings\Workings;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use KeenSeam\Core\Pressing\PressQuestion;

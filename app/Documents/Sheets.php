@@ -2,31 +2,27 @@
 
 declare(strict_types=1);
 
-namespace App\Workings;
+namespace App\Documents;
 
-use App\Documents\JoinsStationDocument;
-use App\Documents\OrdersDocument;
-use App\Documents\PressDocument;
 use App\Models\ShelfBlock;
+use App\Workings\Sheet;
+use App\Workings\WorkingOut;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\TakeUp;
 
-/** The parts of a block that take longest on a very large one: there a worker makes them, and whoever asked asks again. */
-enum Sheets: string
+/** The sheets that take longest on a very large block. */
+enum Sheets: string implements Sheet
 {
     case Press = 'press';
     case Joins = 'joins';
     case Orders = 'orders';
-    case Work = 'work';
 
-    /** Works it out, unless it is kept already. */
     public function make(ShelfBlock $block, WorkingOut $working): void
     {
         match ($this) {
             self::Press => self::press($working),
             self::Joins => self::joins($block, $working),
             self::Orders => self::orders($working),
-            self::Work => $working->pedal(),
         };
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Planning;
+namespace App\Workings;
 
 /** There is no plan yet; a worker is at it, and whoever asks again gets it. Nothing was changed. */
 final class StillPlanning extends \RuntimeException

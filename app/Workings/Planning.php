@@ -2,11 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Planning;
+namespace App\Workings;
 
 use App\Models\ShelfBlock;
-use App\Workings\KeptParts;
-use App\Workings\Sheets;
 use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\KeenSeamProblem;
@@ -120,7 +118,7 @@ final class Planning
      *
      * @throws StillPlanning until it is made
      */
-    public function leaveToWorker(string $key, ShelfBlock $block, Sheets $what): void
+    public function leaveToWorker(string $key, ShelfBlock $block, Sheet $what): void
     {
         if ($this->isWorker || config('queue.default') === 'sync') {
             return;

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workings;
+
+use App\Models\ShelfBlock;
+
+enum PedalSheet implements Sheet
+{
+    case Whole;
+
+    public function make(ShelfBlock $block, WorkingOut $working): void
+    {
+        $working->pedal();
+    }
+}
