@@ -79,16 +79,12 @@ final readonly class Cost
     /** @return array<string, int> in the order in which the style compares them */
     public function figures(PressStyle $style): array
     {
-        $first = $style->goesByTheLump()
-            ? ['over_lump' => $this->overLump, 'unlocked' => $this->unlocked]
-            : ['mismatch' => $this->mismatch];
+        $figures = [];
+        foreach ($style->school()->figures() as $figure) {
+            $figures[$figure->value] = $figure->of($this);
+        }
 
-        return $first + [
-            'peak_squared' => $this->peakSquared,
-            'folded' => $this->folded,
-            'shadow' => $this->shadowSteps,
-            'furls' => $this->furls,
-        ];
+        return $figures;
     }
 
     /** In the block's unit of length, for people: six places at most. */

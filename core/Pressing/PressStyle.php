@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Pressing;
 
-/** The schools of pressing: which ways a seam may lie, and what counts first. */
+use KeenSeam\Core\Pressing\Schools\ByTheLump;
+use KeenSeam\Core\Pressing\Schools\Dark;
+use KeenSeam\Core\Pressing\Schools\Nest;
+use KeenSeam\Core\Pressing\Schools\NestFurl;
+use KeenSeam\Core\Pressing\Schools\Open;
+
+/** The names of the schools of pressing, as files and the command line have them. */
 enum PressStyle: string
 {
     case Nest = 'nest';
@@ -13,36 +19,30 @@ enum PressStyle: string
     case Dark = 'dark';
     case Mixed = 'mixed';
 
-    /** @return non-empty-list<PressDirection> the ways a seam may lie, the first preferred among equals */
-    public function directions(): array
+    public function school(): School
     {
         return match ($this) {
-            self::Nest, self::NestFurl, self::Dark => [PressDirection::Left, PressDirection::Right],
-            self::Open => [PressDirection::Open],
-            self::Mixed => PressDirection::cases(),
+            self::Nest => new Nest(),
+            self::NestFurl => new NestFurl(),
+            self::Open => new Open(),
+            self::Dark => new Dark(),
+            self::Mixed => new ByTheLump(),
         };
     }
 
-    /** Whether a join may change its direction at a crossing. */
     public function allowsFurls(): bool
     {
-        return $this === self::NestFurl;
+        return $this->school()->allowsFurls();
     }
 
-    /** Whether flattening lumps counts before nesting. */
+    /** Whether it asks for how many plies are a lump. */
     public function goesByTheLump(): bool
     {
-        return $this === self::Mixed;
+        return in_array(Figure::OverLump, $this->school()->figures(), true);
     }
 
     public function words(): string
     {
-        return match ($this) {
-            self::Nest => 'nest',
-            self::NestFurl => 'nest and furl',
-            self::Open => 'open',
-            self::Dark => 'toward the dark',
-            self::Mixed => 'by the lump',
-        };
+        return $this->school()->words();
     }
 }

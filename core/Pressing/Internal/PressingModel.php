@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Meeting;
 use KeenSeam\Core\Pressing\Cost;
+use KeenSeam\Core\Pressing\Figure;
 use KeenSeam\Core\Pressing\Junction;
 use KeenSeam\Core\Pressing\LockNotPossible;
 use KeenSeam\Core\Pressing\Nesting;
@@ -64,7 +65,7 @@ final class PressingModel
      */
     public function solve(\Closure $timeIsUp, ?Optimum $known = null, ?\Closure $onBetter = null): Optimum
     {
-        return Search::best($this->domains(), $this->factors(), $timeIsUp, $this->question->style->goesByTheLump() ? null : Weight::SECOND, $known, $onBetter);
+        return Search::best($this->domains(), $this->factors(), $timeIsUp, $this->question->style->school()->figures()[0] === Figure::Mismatch ? Weight::SECOND : null, $known, $onBetter);
     }
 
     /** @return list<int> number of values of each variable */

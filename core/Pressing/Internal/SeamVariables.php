@@ -14,7 +14,6 @@ use KeenSeam\Core\Pressing\LockNotPossible;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\Pressing;
 use KeenSeam\Core\Pressing\PressQuestion;
-use KeenSeam\Core\Pressing\PressStyle;
 use KeenSeam\Core\Pressing\TurnedUnit;
 
 /**
@@ -220,18 +219,7 @@ final class SeamVariables
     /** @return non-empty-list<PressDirection> */
     private function directions(Join $join): array
     {
-        $directions = $this->question->style->directions();
-        if ($this->question->style === PressStyle::Dark) {
-            $darker = SeamCosts::darkerSide($join);
-
-            return match (true) {
-                $darker > 0 => [PressDirection::Right],
-                $darker < 0 => [PressDirection::Left],
-                default => $directions,
-            };
-        }
-
-        return $directions;
+        return $this->question->style->school()->directions($join);
     }
 
     /** @param non-empty-list<PressDirection|MemberChoice> $values */

@@ -7,15 +7,16 @@ namespace KeenSeam\Core\Pressing\Internal;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Meeting;
 use KeenSeam\Core\Pressing\Cost;
+use KeenSeam\Core\Pressing\Figure;
 use KeenSeam\Core\Pressing\PressStyle;
 use KeenSeam\Core\Pressing\TooMuchToWeigh;
 
 /**
  * A cost packed into two whole numbers that can be added and compared fast, in a style's order of figures.
  *
- * High: over the lump from bit 40 and unlocked from bit 24, or mismatch from bit 24; peaks squared below. Low: folded
- * ends, then shadow, then furls, each with as many bits as the block can need; where its seams are so long that all of
- * them in shadow would not fit, shadow is told in larger steps than millionths.
+ * High: the figures up to the layers, these in the lowest 24 bits, 16 for the one above, the rest for the first. Low:
+ * folded ends, then shadow, then furls, each with as many bits as the block can need; where its seams are so long that all
+ * of them in shadow would not fit, shadow is told in larger steps than millionths.
  *
  * @internal
  */
@@ -24,17 +25,18 @@ final readonly class Weight
     /** A combination that must not be. So large that no sum of real costs reaches it, so small that 16 of them fit. */
     public const FORBIDDEN = 1 << 58;
 
-    private const FIRST = 1 << 40;
-
-    /** One mismatch, where nesting counts first. */
+    /** One of the figure before the layers: of the mismatches, where nesting counts first. */
     public const SECOND = 1 << 24;
+
+    private const WIDTH = 1 << 16;
 
     private const LOW_BITS = 61;
 
     private const MILLIONTH = 1000;
 
+    /** @param non-empty-list<Figure> $high the figures up to the layers, the last first */
     private function __construct(
-        private PressStyle $style,
+        private array $high,
         private int $shadow,
         private int $folded,
         private int $shadowStep,
@@ -57,14 +59,21 @@ final readonly class Weight
             $step *= 10;
         }
 
-        return new self($style, 1 << $shadow, 1 << (self::LOW_BITS - self::bits($ends)), $step);
+        $figures = $style->school()->figures();
+        $layers = (int) array_search(Figure::PeakSquared, $figures, true);
+
+        return new self(array_reverse(array_slice($figures, 0, $layers + 1)), 1 << $shadow, 1 << (self::LOW_BITS - self::bits($ends)), $step);
     }
 
     public function high(Cost $cost): int
     {
-        return $cost->peakSquared + ($this->style->goesByTheLump()
-            ? $cost->overLump * self::FIRST + $cost->unlocked * self::SECOND
-            : $cost->mismatch * self::SECOND);
+        [$high, $unit] = [0, 1];
+        foreach ($this->high as $i => $figure) {
+            $high += $figure->of($cost) * $unit;
+            $unit *= $i === 0 ? self::SECOND : self::WIDTH;
+        }
+
+        return $high;
     }
 
     public function low(Cost $cost): int
@@ -74,14 +83,22 @@ final readonly class Weight
 
     public function toCost(int $high, int $low): Cost
     {
+        $figures = [];
+        $last = count($this->high) - 1;
+        foreach ($this->high as $i => $figure) {
+            $width = $i === 0 ? self::SECOND : self::WIDTH;
+            $figures[$figure->value] = $i === $last ? $high : $high % $width;
+            $high = intdiv($high, $width);
+        }
+
         return new Cost(
-            mismatch: $this->style->goesByTheLump() ? 0 : intdiv($high, self::SECOND),
-            peakSquared: $high % self::SECOND,
+            mismatch: $figures[Figure::Mismatch->value] ?? 0,
+            peakSquared: $figures[Figure::PeakSquared->value] ?? 0,
             folded: intdiv($low, $this->folded),
             shadowSteps: intdiv($low % $this->folded, $this->shadow) * $this->shadowStep,
             furls: $low % $this->shadow,
-            overLump: $this->style->goesByTheLump() ? intdiv($high, self::FIRST) : 0,
-            unlocked: $this->style->goesByTheLump() ? intdiv($high % self::FIRST, self::SECOND) : 0,
+            overLump: $figures[Figure::OverLump->value] ?? 0,
+            unlocked: $figures[Figure::Unlocked->value] ?? 0,
         );
     }
 
@@ -92,8 +109,13 @@ final readonly class Weight
      */
     public function mustHold(Cost $most): void
     {
-        $first = $this->style->goesByTheLump() ? $most->overLump * self::FIRST : $most->mismatch * self::SECOND;
-        if ($most->peakSquared >= self::SECOND || ($this->style->goesByTheLump() && $most->unlocked >= intdiv(self::FIRST, self::SECOND)) || $first >= intdiv(self::FORBIDDEN, 2)) {
+        $last = count($this->high) - 1;
+        foreach ($this->high as $i => $figure) {
+            if ($i < $last && $figure->of($most) >= ($i === 0 ? self::SECOND : self::WIDTH)) {
+                throw TooMuchToWeigh::block();
+            }
+        }
+        if ($this->high($most) >= intdiv(self::FORBIDDEN, 2)) {
             throw TooMuchToWeigh::block();
         }
     }

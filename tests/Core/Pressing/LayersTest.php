@@ -96,6 +96,32 @@ final class LayersTest extends TestCase
         }
     }
 
+    /** Surroundings that repeat share a table; in cells hardly wider than two allowances, what lies a cell away matters too. */
+    public function test_shared_tables_agree_with_the_folding_rule(): void
+    {
+        foreach ([0.5, 0.5625, 0.75] as $seed => $inches) {
+            $random = new Randomizer(new Mt19937($seed));
+            $words = [['pA', 'hAB', 'hAB90'], ['pB', 'gABA', 'gABA90'], ['hBA', 'qABAB', 'pA']][$seed];
+            $rows = array_map(static fn (): string => implode(' ', array_map(static fn (): string => $words[$random->getInt(0, 2)], range(1, 9))), range(1, 7));
+            $file = ['finished' => ['width' => (string) (9 * $inches), 'height' => (string) (7 * $inches)]] + Blocks::file(...$rows);
+            $construction = Blocks::construction($file);
+            foreach ([false, true] as $perSegment) {
+                $tables = new JunctionTables($construction, $perSegment);
+                $pressing = self::anyPressing($construction, $random, $perSegment, [PressDirection::Left, PressDirection::Right]);
+                $layers = new Layers($construction, $pressing);
+                $shapes = [];
+                $junctions = Junction::allOn($construction->face);
+                foreach ($junctions as $junction) {
+                    $table = $tables->of($junction);
+                    $shapes[$table->shape()] = true;
+                    $chosen = array_map(static fn (array $slot): PressDirection => $pressing->directions[$slot[0]][$slot[1]], $table->slots);
+                    self::assertSame($layers->around($junction->at, self::radius($construction)), $table->plies($chosen), "cells of $inches in at {$junction->at->key()}");
+                }
+                self::assertLessThan(count($junctions), count($shapes), 'some are shared');
+            }
+        }
+    }
+
     /** The drawn pieces of cloth are the folding rule once more: they cover any place as often as it counts plies there. */
     public function test_the_drawn_back_has_the_same_plies_everywhere(): void
     {

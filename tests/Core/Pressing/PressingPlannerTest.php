@@ -68,7 +68,7 @@ final class PressingPlannerTest extends TestCase
         $construction = Blocks::sewn('hAB hAB90', 'hAB270 hAB180');
         $planner = new PressingPlanner($construction);
         foreach ($construction->joins as $join) {
-            foreach (PressStyle::Nest->directions() as $direction) {
+            foreach ([PressDirection::Left, PressDirection::Right] as $direction) {
                 $plan = $planner->best(self::nest([new Lock($join->id, $direction)]));
 
                 self::assertSame($direction, $plan->pressing->of($join)[0]);

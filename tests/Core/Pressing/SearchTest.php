@@ -145,6 +145,24 @@ final class SearchTest extends TestCase
         self::assertGreaterThan(1.05 * $bound($torn), $bound($shifted) / $scale);
     }
 
+    public function test_a_search_stops_when_its_time_is_up_and_says_that_nothing_is_proved(): void
+    {
+        // So many that trying them all would take years.
+        [$domains, $factors] = self::rowsAgainstColumns(new Randomizer(new Mt19937(4)), 30, 30);
+        $looks = 0;
+        $soon = static function () use (&$looks): bool {
+            return ++$looks > 60;
+        };
+        $cover = CoverSearch::best($domains, $factors, $soon, 60) ?? self::fail('It has a cover.');
+        self::assertFalse($cover->exact);
+        self::assertLessThan(Descent::weigh($factors, $cover->values, $domains), [$cover->boundHigh, $cover->boundLow]);
+        $looks = 0;
+        $all = Search::best($domains, $factors, $soon, null);
+        self::assertFalse($all->exact);
+        self::assertLessThan(Descent::weigh($factors, $all->values, $domains), [$all->boundHigh, $all->boundLow]);
+        self::assertNull(CoverSearch::best($domains, $factors, $soon, 5), 'a cover that is too large is not begun');
+    }
+
     /** @return array{list<int>, list<Factor>} the pile of the units, then rows, then columns */
     private static function rowsAgainstColumns(Randomizer $random, int $rows, int $columns): array
     {
