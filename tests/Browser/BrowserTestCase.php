@@ -125,6 +125,7 @@ abstract class BrowserTestCase extends TestCase
         self::assertStringContainsString($text, $this->find('body')->getText());
     }
 
+    /** @param \Closure(): bool $isSo */
     protected function waitUntil(\Closure $isSo, string $else): void
     {
         self::assertNotFalse($this->until($isSo, $else));

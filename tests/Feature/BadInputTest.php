@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Models\ShelfBlock;
 use App\Models\WorkEvent;
-use Illuminate\Routing\Route as LaravelRoute;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 use Random\Engine\Mt19937;
@@ -76,7 +75,7 @@ final class BadInputTest extends TestCase
     {
         $addresses = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
-            if (! $route instanceof LaravelRoute || ! str_starts_with($route->uri(), 'api/')) {
+            if (! str_starts_with($route->uri(), 'api/')) {
                 continue;
             }
             $values = ['{block}' => $block, '{join}' => '2', '{fabric}' => 'A', '{key}' => 'join-0', '{hash}' => str_repeat('0', 32), '{kind}' => 'csv'];
@@ -107,7 +106,7 @@ final class BadInputTest extends TestCase
             $body['edit'] = ['do' => ['move', 'size', 'place', 'fabric', 'undo', 'starch'][$random->getInt(0, 5)], 'places' => $values[$random->getInt(0, count($values) - 1)]];
         }
 
-        return json_encode($body, JSON_THROW_ON_ERROR | JSON_PARTIAL_OUTPUT_ON_ERROR);
+        return json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR);
     }
 
     /** @return array<int, string> the file of every block */

@@ -11,6 +11,7 @@ use App\Workings\Planning;
 use App\Workings\SearchForPlan;
 use App\Workings\Workings;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Testing\Fakes\QueueFake;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
@@ -18,10 +19,12 @@ use KeenSeam\Core\Pressing\PressStyle;
 /** Planning that takes longer than a request may: a worker goes on, what is known is shown, and nothing worse is kept in its place. */
 final class PlanningTest extends TestCase
 {
+    private QueueFake $queue;
+
     public function test_a_large_block_is_planned_by_the_worker_and_whoever_waits_gets_it(): void
     {
         $block = $this->large(40, 40);
-        Queue::fake();
+        $this->queue = Queue::fake();
         config(['queue.default' => 'database']);
         $waiting = $this->getJson("/api/blocks/$block/plan")->assertAccepted()->json('planning');
         self::assertSame(['plan', 'waiting', 0], [$waiting['what'], $waiting['state'], $waiting['found']]);
@@ -29,7 +32,7 @@ final class PlanningTest extends TestCase
         $this->putJson("/api/blocks/$block/locks/5", ['direction' => 'left'], self::seen($version))->assertAccepted();
         self::assertSame($version, ShelfBlock::query()->findOrFail($block)->version, 'nothing is changed before the plan is there');
         $this->getJson("/api/blocks/$block/plan")->assertAccepted();
-        self::assertCount(1, Queue::pushed(SearchForPlan::class), 'it is asked for once');
+        self::assertCount(1, $this->queue->pushed(SearchForPlan::class), 'it is asked for once');
         // The other pages do not wait for it.
         foreach (['wall', 'cutting', 'file'] as $page) {
             $this->getJson("/api/blocks/$block/$page")->assertOk();
@@ -46,7 +49,7 @@ final class PlanningTest extends TestCase
     public function test_a_stopped_search_leaves_the_best_so_far_which_is_bettered_when_asked_again(): void
     {
         $block = $this->hard();
-        Queue::fake();
+        $this->queue = Queue::fake();
         config(['queue.default' => 'database']);
         $key = $this->getJson("/api/blocks/$block/plan")->assertAccepted()->json('planning.key');
         $this->postJson("/api/planning/$key/stop")->assertOk();
@@ -60,7 +63,7 @@ final class PlanningTest extends TestCase
 
         // It is asked for again: the search goes on, and the new plan is no worse and its bound no lower.
         $this->getJson("/api/blocks/$block/rail")->assertOk();
-        self::assertGreaterThan(0, count(Queue::pushed(SearchForPlan::class)));
+        self::assertGreaterThan(0, count($this->queue->pushed(SearchForPlan::class)));
         $this->postJson("/api/planning/$key/stop")->assertOk();
         $this->work(SearchForPlan::class);
         $again = $this->plan($key);
@@ -84,7 +87,7 @@ final class PlanningTest extends TestCase
     public function test_a_search_that_failed_is_told_and_one_that_was_lost_is_asked_for_again(): void
     {
         $block = $this->large(40, 40);
-        Queue::fake();
+        $this->queue = Queue::fake();
         config(['queue.default' => 'database']);
         $key = $this->getJson("/api/blocks/$block/plan")->assertAccepted()->json('planning.key');
         $planning = app(Planning::class);
@@ -95,7 +98,7 @@ final class PlanningTest extends TestCase
         }
         $this->getJson("/api/blocks/$block/plan")->assertUnprocessable()->assertJson(['code' => 'plan-not-found', 'message' => 'The plan could not be worked out.']);
         $this->travel(30)->seconds();
-        self::assertCount(1, Queue::pushed(SearchForPlan::class));
+        self::assertCount(1, $this->queue->pushed(SearchForPlan::class));
     }
 
     public function test_the_rail_tells_five_figures_from_one_small_address(): void
@@ -139,10 +142,10 @@ final class PlanningTest extends TestCase
 
     private function work(string $job): void
     {
-        foreach (Queue::pushed($job) as $pushed) {
+        foreach ($this->queue->pushed($job) as $pushed) {
             app()->call([$pushed, 'handle']);
         }
-        Queue::fake();
+        $this->queue = Queue::fake();
     }
 
     private function plan(string $key): PressingPlan

@@ -68,7 +68,7 @@ final class MeasureVerdictTest extends TestCase
     {
         $plan = self::plan();
 
-        self::assertSame('Too small to be eased: unpick its seams and sew them narrower, or make it again.', self::verdict($plan, $plan->construction->root->id, [6.25, 6.5])->words);
+        self::assertSame('Too small to be eased: unpick its seams and sew them narrower, or make it again.', self::verdict($plan, self::root($plan->construction)->id, [6.25, 6.5])->words);
     }
 
     public function test_what_is_too_large_of_a_unit_comes_off_before_it_is_sewn_on(): void
@@ -102,7 +102,7 @@ final class MeasureVerdictTest extends TestCase
         $places = static fn (array $units): array => array_map(static fn (PlacedUnit $unit): array => [$unit->cell->row, $unit->cell->column], $units);
         self::assertSame([[1, 1], [1, 2]], $places(TakenUnits::by($construction, [$first->id])));
         self::assertSame([[1, 3]], $places(TakenUnits::by($construction, [$construction->strands[0]->joins[1]])), 'the row so far is no unit');
-        self::assertSame([], TakenUnits::by($construction, [$construction->root->id]));
+        self::assertSame([], TakenUnits::by($construction, [self::root($construction)->id]));
 
         $inside = array_values(array_filter($construction->joins, static fn (Join $join): bool => $join->tie !== null))[0];
         self::assertCount(1, TakenUnits::by($construction, [$inside->id]));
@@ -141,5 +141,10 @@ final class MeasureVerdictTest extends TestCase
         $rows = $rows === [] ? ['hAB pA hAB90', 'pB hAB pB', 'hAB180 pA hAB270'] : $rows;
 
         return (new PressingPlanner(Construction::of(Face::of(BlockFile::read(Blocks::file(...$rows))), Order::Rows)))->best(new PressQuestion(PressStyle::Nest));
+    }
+
+    private static function root(Construction $construction): Join
+    {
+        return $construction->root instanceof Join ? $construction->root : self::fail('The block is sewn of several pieces.');
     }
 }

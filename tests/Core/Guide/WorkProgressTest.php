@@ -106,10 +106,12 @@ final class WorkProgressTest extends TestCase
         }
         self::assertTrue($progress->isDone($chain), 'the last one does the step');
         self::assertEquals($progress, $progress->withOneMore($chain, $plan->pressing));
-        while (($before = array_pop($counts)) !== null && $counts !== []) {
+        while (count($counts) > 1) {
+            $before = array_pop($counts);
             self::assertEquals(end($counts), $before->without($chain));
         }
-        self::assertSame([], array_diff_key($before->without($chain)->counted, $before->counted), 'nothing is left to take back');
+        $first = $counts[0];
+        self::assertSame([], array_diff_key($first->without($chain)->counted, $first->counted), 'nothing is left to take back');
     }
 
     public function test_the_rest_done_at_once_is_taken_back_at_once(): void
