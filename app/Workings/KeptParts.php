@@ -41,6 +41,20 @@ final class KeptParts
         return $this->recall($key) ?? $this->keep($key, $work());
     }
 
+    /**
+     * Kept for this request only.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $work
+     *
+     * @return T
+     */
+    public function hold(string $key, \Closure $work): mixed
+    {
+        return $this->atHand[$key] ??= $work();
+    }
+
     public function recall(string $key): mixed
     {
         if (! array_key_exists($key, $this->atHand)) {

@@ -31,5 +31,6 @@ final class MakeSheet implements ShouldQueue
             $planning->makeSheet($this->key, static fn () => $asked[1]->make($block, $workings->asAsked($block)));
         }
         $parts->forgetAtHand();
+        gc_collect_cycles();
     }
 }

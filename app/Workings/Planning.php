@@ -83,8 +83,10 @@ final class Planning
     public function searchLong(string $key, PressQuestion $question, \Closure $planner): void
     {
         $this->isWorker = true;
-        $began = microtime(true);
-        $this->tell($key, ['state' => 'working', 'began' => $began]);
+        // One that was interrupted goes on with what is left of its time.
+        $told = $this->told($key);
+        $began = microtime(true) - $told['spent'];
+        $this->tell($key, ['state' => 'working', 'began' => $began, 'heard' => microtime(true)]);
         [$looked, $isStopped, $isInterrupted] = [0.0, false, false];
         $isOver = function () use ($key, $began, &$looked, &$isStopped, &$isInterrupted): bool {
             if (microtime(true) - $looked > 0.25) {
@@ -100,7 +102,7 @@ final class Planning
         try {
             $plan = $this->searched($key, $planner(), $question, $isOver);
             $goesOn = $isInterrupted && ! $isStopped && ! $plan->proved;
-            $this->tell($key, ['state' => $plan->proved ? 'proved' : ($goesOn ? 'waiting' : ($isStopped ? 'stopped' : 'ended')), 'heard' => microtime(true)]);
+            $this->tell($key, ['state' => $plan->proved ? 'proved' : ($goesOn ? 'waiting' : ($isStopped ? 'stopped' : 'ended')), 'heard' => microtime(true), 'spent' => $goesOn ? microtime(true) - $began : 0.0]);
             if ($goesOn) {
                 SearchForPlan::dispatch($key);
             }
@@ -175,6 +177,12 @@ final class Planning
         ];
     }
 
+    /** Whether somebody is at it, or about to be. */
+    public function isOn(string $key): bool
+    {
+        return in_array($this->state($key)['state'], ['waiting', 'working'], true);
+    }
+
     /** How many plans were found, each better than the one before. */
     public function found(string $key): int
     {
@@ -221,7 +229,7 @@ final class Planning
 
     private function keep(string $key, PressingPlan $plan): void
     {
-        $this->parts->keep($key, $plan);
+        $this->parts->keep($key, KeptPlan::of($plan));
         $this->tell($key, ['found' => $this->told($key)['found'] + 1]);
     }
 
@@ -230,19 +238,19 @@ final class Planning
         return $this->told($key)['tries'];
     }
 
-    /** @param array{state: string, tries: int, began: float, heard: float, found: int, problem: string|null} $told */
+    /** @param array{state: string, tries: int, began: float, heard: float, spent: float, found: int, problem: string|null} $told */
     private function isLost(array $told): bool
     {
         // One that waits may wait behind another; it is asked for again only when that one would be over.
         return microtime(true) - $told['heard'] > ($told['state'] === 'waiting' ? self::LONG + self::LOST : self::LOST);
     }
 
-    /** @return array{state: string, tries: int, began: float, heard: float, found: int, problem: string|null} */
+    /** @return array{state: string, tries: int, began: float, heard: float, spent: float, found: int, problem: string|null} */
     private function told(string $key): array
     {
         $told = $this->cache->get('planning-'.$key);
 
-        return (is_array($told) ? $told : []) + ['state' => 'idle', 'tries' => 0, 'began' => 0.0, 'heard' => 0.0, 'found' => 0, 'problem' => null];
+        return (is_array($told) ? $told : []) + ['state' => 'idle', 'tries' => 0, 'began' => 0.0, 'heard' => 0.0, 'spent' => 0.0, 'found' => 0, 'problem' => null];
     }
 
     /** @param array<string, mixed> $news */

@@ -34,5 +34,6 @@ final class SearchForPlan implements ShouldQueue
         $block = (new ShelfBlock())->setRawAttributes($asked[0]);
         $planning->searchLong($this->key, $asked[1], static fn () => $workings->asAsked($block)->planner());
         $parts->forgetAtHand();
+        gc_collect_cycles();
     }
 }

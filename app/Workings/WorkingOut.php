@@ -43,7 +43,10 @@ final class WorkingOut
     /** Seconds that ways to sew a unit are compared by the plans they lead to. */
     private const PATIENCE = 3.0;
 
-    /** Patches of a block whose sheets no request makes by itself. */
+    /** Bytes of a file whose face and construction are sooner worked out than read. */
+    private const LONG_FILE = 200_000;
+
+    /** Patches, or seams, of a block whose sheets no request makes by itself. */
     private const LARGE = 3000;
 
     /** @var array<string, Block> by file */
@@ -67,7 +70,7 @@ final class WorkingOut
 
     public function face(): Face
     {
-        return $this->parts->part(KeptParts::key('face', [$this->block->document]), fn (): Face => Face::of($this->reader->readAgain($this->block->document)));
+        return $this->large(KeptParts::key('face', [$this->block->document]), fn (): Face => Face::of($this->reader->readAgain($this->block->document)));
     }
 
     /** Whoever needs the block only does not wait for its face. */
@@ -85,7 +88,7 @@ final class WorkingOut
      */
     public function drawn(): Construction
     {
-        return $this->parts->part(KeptParts::key('drawn', $this->drawnSources()), fn (): Construction => Construction::of($this->face(), $this->block->order));
+        return $this->large(KeptParts::key('drawn', $this->drawnSources()), fn (): Construction => Construction::of($this->face(), $this->block->order));
     }
 
     /**
@@ -99,7 +102,7 @@ final class WorkingOut
             return $this->drawn();
         }
 
-        return $this->parts->part(KeptParts::key('sewn', $this->sewnSources()), fn (): Construction => $this->withChosenSeams());
+        return $this->large(KeptParts::key('sewn', $this->sewnSources()), fn (): Construction => $this->withChosenSeams());
     }
 
     public function places(): SeamPlaces
@@ -156,7 +159,11 @@ final class WorkingOut
      */
     public function plan(): PressingPlan
     {
-        return $this->planned($this->facts()->locks(), $this->facts()->progress());
+        $head = $this->planHead();
+        // One that is bettered meanwhile is still the one that the head tells of.
+        $kept = $head->proved ? null : $this->parts->recall('plan-of-'.$head->content);
+
+        return $kept instanceof KeptPlan ? $kept->on($this->construction()) : $this->planned($this->facts()->locks(), $this->facts()->progress());
     }
 
     public function planHead(): PlanHead
@@ -262,7 +269,7 @@ final class WorkingOut
     {
         $key = $this->planKey($question, []);
         $known = $this->parts->recall($key);
-        $known = $known instanceof PressingPlan ? $known : null;
+        $known = $known instanceof KeptPlan ? $known->on($this->construction()) : null;
 
         return $known?->proved === true ? $known : $this->planning->plan($key, $known, $this->block, $question, $this->construction(), $this->planner(...));
     }
@@ -323,6 +330,20 @@ final class WorkingOut
     }
 
     /**
+     * Graphs of objects that take long to be read again where they are very large: those are worked out anew instead.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $work
+     *
+     * @return T
+     */
+    private function large(string $key, \Closure $work): mixed
+    {
+        return strlen($this->block->document) > self::LONG_FILE ? $this->parts->hold($key, $work) : $this->parts->part($key, $work);
+    }
+
+    /**
      * On a very large block a worker makes it.
      *
      * @template T
@@ -367,7 +388,9 @@ final class WorkingOut
     {
         $key = $this->planKey($question, []);
         $head = $this->parts->recall('head-'.$key);
-        if ($head instanceof PlanHead && ($head->proved || $head->found === $this->planning->found($key))) {
+        // What is drawn of a very large one stays until the search is at its end.
+        $stays = $head instanceof PlanHead && count($head->pressing->directions) > self::LARGE && $this->planning->isOn($key);
+        if ($head instanceof PlanHead && ($head->proved || $stays || $head->found === $this->planning->found($key))) {
             if (! $head->proved) {
                 $this->planning->better($key, $this->block, $question);
             }
@@ -388,7 +411,7 @@ final class WorkingOut
         // Laid over the plan that is known without them, whether that is the best there can be or not yet.
         $best = $this->best($question->withoutLocks());
 
-        return $this->parts->part($this->flippedKey($question, $best), fn (): PressingPlan => $this->planner()->bestThenFlipped($question));
+        return $this->parts->part($this->flippedKey($question, $best), fn (): KeptPlan => KeptPlan::of($this->planner()->bestThenFlipped($question)))->on($this->construction());
     }
 
     /** @param list<Lock> $locks */
@@ -417,7 +440,12 @@ final class WorkingOut
 
     private function headMade(string $key, PressingPlan $plan, int $found): PlanHead
     {
-        return new PlanHead(hash('xxh128', $key.serialize([$plan->pressing, $plan->proved, $plan->bound])), $plan->pressing, Figures::of($plan), $plan->proved, $found);
+        $content = hash('xxh128', $key.serialize([$plan->pressing, $plan->proved, $plan->bound]));
+        if (! $plan->proved) {
+            $this->parts->keep('plan-of-'.$content, KeptPlan::of($plan));
+        }
+
+        return new PlanHead($content, $plan->pressing, Figures::of($plan), $plan->proved, $found);
     }
 
     private function flippedKey(PressQuestion $question, PressingPlan|PlanHead $best): string

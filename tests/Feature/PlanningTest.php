@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\ShelfBlock;
 use App\Workings\KeptParts;
+use App\Workings\KeptPlan;
 use App\Workings\MakeSheet;
 use App\Workings\Planning;
 use App\Workings\SearchForPlan;
@@ -154,7 +155,9 @@ final class PlanningTest extends TestCase
         $parts->forgetAtHand();
         $plan = $parts->recall($key);
 
-        return $plan instanceof PressingPlan ? $plan : self::fail('No plan is kept.');
+        $block = ShelfBlock::query()->orderByDesc('id')->firstOrFail();
+
+        return $plan instanceof KeptPlan ? $plan->on(app(Workings::class)->of($block)->construction()) : self::fail('No plan is kept.');
     }
 
     /** All units alike: large, and easy to plan. */
