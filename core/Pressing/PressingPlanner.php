@@ -69,7 +69,9 @@ final class PressingPlanner
      */
     public function bestThenFlipped(PressQuestion $question, ?\Closure $timeIsUp = null): PressingPlan
     {
-        [$model, $optimum] = $this->solved[$question->withoutLocks()->name()] ?? $this->solved($question->withoutLocks(), $timeIsUp);
+        $free = $question->withoutLocks();
+        // Over whatever plan is known, be it proved or not; it is searched for only where none is.
+        [$model, $optimum] = $this->known($free) ?? $this->solved($free, $timeIsUp);
         $overrides = [];
         foreach ($question->locks as $lock) {
             $overrides = $model->variables->overriding($optimum->values, $lock) + $overrides;
@@ -139,17 +141,35 @@ final class PressingPlanner
     private function solve(PressQuestion $question, \Closure $timeIsUp, ?\Closure $onBetter): array
     {
         $model = new PressingModel($this->construction, $this->junctions, $question, $this->tables($question->style->allowsFurls()));
-        $kept = $this->memory?->recall($question->name());
-        $optimum = $kept === null ? null : Optimum::fromArray($kept);
+        $optimum = $this->remembered($model, $question);
         if ($optimum === null || ! $optimum->exact) {
-            $isOfThisModel = $optimum !== null && count($optimum->values) === count($model->domains());
-            $optimum = $model->solve($timeIsUp, $isOfThisModel ? $optimum : null, $onBetter === null ? null : static function (Optimum $better) use ($model, $onBetter): void {
+            $optimum = $model->solve($timeIsUp, $optimum, $onBetter === null ? null : static function (Optimum $better) use ($model, $onBetter): void {
                 $onBetter($model, $better);
             });
             $this->memory?->keep($question->name(), $optimum->toArray());
         }
 
         return [$model, $optimum];
+    }
+
+    /** @return array{PressingModel, Optimum}|null what was found before, without searching on */
+    private function known(PressQuestion $question): ?array
+    {
+        if (isset($this->solved[$question->name()])) {
+            return $this->solved[$question->name()];
+        }
+        $model = new PressingModel($this->construction, $this->junctions, $question, $this->tables($question->style->allowsFurls()));
+        $optimum = $this->remembered($model, $question);
+
+        return $optimum === null ? null : [$model, $optimum];
+    }
+
+    private function remembered(PressingModel $model, PressQuestion $question): ?Optimum
+    {
+        $kept = $this->memory?->recall($question->name());
+        $optimum = $kept === null ? null : Optimum::fromArray($kept);
+
+        return $optimum !== null && count($optimum->values) === count($model->domains()) ? $optimum : null;
     }
 
     private function report(int $join, Meeting $meeting, Pressing $pressing): MatchReport

@@ -13,6 +13,7 @@ use App\Workings\SearchForPlan;
 use App\Workings\Workings;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Testing\Fakes\QueueFake;
+use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
@@ -83,6 +84,17 @@ final class PlanningTest extends TestCase
         self::assertLessThanOrEqual(0, $later->cost->compareTo($hurried->cost, PressStyle::Nest));
         $kept = app(Workings::class)->of(ShelfBlock::query()->findOrFail(4))->planner()->best($question, static fn (): bool => true);
         self::assertTrue($kept->proved, 'what is proved stays, however short the time');
+    }
+
+    public function test_a_seam_is_laid_over_the_plan_that_is_known_without_searching_on(): void
+    {
+        $working = app(Workings::class)->of(ShelfBlock::query()->findOrFail($this->hard(20)));
+        $question = new PressQuestion(PressStyle::Nest);
+        $hurried = $working->planner()->best($question, static fn (): bool => true);
+        $again = app(Workings::class)->of(ShelfBlock::query()->findOrFail(4))->planner();
+        $lock = new Lock(0, $hurried->pressing->directions[0][0]);
+        $laid = $again->bestThenFlipped($question->withLocks([$lock]), static fn () => self::fail('Nobody is to search.'));
+        self::assertEquals($hurried->pressing, $laid->pressing);
     }
 
     public function test_a_search_that_failed_is_told_and_one_that_was_lost_is_asked_for_again(): void

@@ -17,6 +17,9 @@ use KeenSeam\Core\Pressing\PressDirection;
 /** What each way of pressing one seam would cost. */
 final readonly class SeamChoicesController
 {
+    /** Of larger blocks each way would take seconds to price. */
+    private const MOST_SEAMS = 4000;
+
     public function __construct(private Workings $workings) {}
 
     /** @throws KeenSeamProblem */
@@ -24,6 +27,11 @@ final readonly class SeamChoicesController
     {
         $working = $this->workings->of($block);
         JoinNotKnown::unlessIn($working->construction(), $join);
+        if (count($working->construction()->joins) > self::MOST_SEAMS) {
+            $figures = $working->planHead()->figures;
+
+            return new JsonResponse(['choices' => array_fill_keys(array_column(PressDirection::cases(), 'value'), ['figures' => $figures, 'words' => 'not worked out for so large a block'])]);
+        }
         $now = $working->plan();
         $choices = [];
         foreach (PressDirection::cases() as $direction) {
