@@ -33,6 +33,9 @@ final readonly class Fraction
         if ($other->numerator === 0) {
             return $this;
         }
+        if ($this->numerator === 0) {
+            return $other;
+        }
         if ($this->denominator === 1 && $other->denominator === 1) {
             return new self(self::bounded($this->numerator + $other->numerator), 1);
         }
@@ -62,6 +65,9 @@ final readonly class Fraction
     {
         if ($this->numerator === 0 || ($other->numerator === 1 && $other->denominator === 1)) {
             return $this;
+        }
+        if ($other->numerator === 0) {
+            return $other;
         }
         if ($this->denominator === 1 && ($other->denominator === 1 || $this->numerator === 1)) {
             return new self(self::bounded($this->numerator * $other->numerator), $other->denominator);
