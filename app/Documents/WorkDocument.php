@@ -113,7 +113,7 @@ final class WorkDocument
         return [
             'shown' => self::shown($plan, $step, $edges),
             'takes' => array_map(static fn (Take $take): array => self::take($construction, $take, $edges), $takes),
-            'ruler' => $isLong ? self::ruler($work, $plan, $block, $takeUp, $join) : null,
+            'ruler' => $isLong ? self::ruler($work, $plan, $block, $takeUp, $join, $edges) : null,
             'lookTwice' => $join !== null && $join->tie === null ? self::lookTwice($construction, $step) : [],
         ];
     }
@@ -163,11 +163,11 @@ final class WorkDocument
     }
 
     /** @return array<string, mixed> */
-    private static function ruler(Work $work, PressingPlan $plan, ShelfBlock $block, Fraction $takeUp, Join $join): array
+    private static function ruler(Work $work, PressingPlan $plan, ShelfBlock $block, Fraction $takeUp, Join $join, RawEdges $edges): array
     {
         $unit = $plan->construction->face->block->unit;
         $facts = $work->working->facts();
-        $drift = Drift::at($plan, $takeUp, $block->square_up, $join, $facts->measuredIn($unit));
+        $drift = Drift::at($plan, $takeUp, $block->square_up, $join, $facts->measuredIn($unit), $edges);
 
         return JoinsStationDocument::join($block, $facts->measured(), $plan, $drift->sheets[0], SeamName::all($plan->construction)[$join->id]);
     }

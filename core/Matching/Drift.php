@@ -94,9 +94,9 @@ final class Drift
      *
      * @param array<int, array{float, float}> $measured as for the whole
      */
-    public static function at(PressingPlan $plan, Fraction $takeUp, SquareUp $squareUp, Join $join, array $measured = []): self
+    public static function at(PressingPlan $plan, Fraction $takeUp, SquareUp $squareUp, Join $join, array $measured = [], ?RawEdges $edges = null): self
     {
-        return new self($plan, $takeUp, $squareUp, [], $measured, null, $join);
+        return new self($plan, $takeUp, $squareUp, [], $measured, $edges, $join);
     }
 
     /** How much more a seam takes than its two allowances. */
