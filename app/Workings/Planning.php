@@ -22,7 +22,7 @@ final class Planning
     private const AT_ONCE = 1.0;
 
     /** Larger blocks are not even begun within a request. */
-    private const LARGE = 1500;
+    private const LARGE = 2500;
 
     /** Seconds that a request searches where nobody else can. */
     private const ALONE = 8.0;

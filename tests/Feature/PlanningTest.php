@@ -179,7 +179,7 @@ final class PlanningTest extends TestCase
     }
 
     /** Turned at random: no plan of it is proved at a glance. */
-    private function hard(int $side = 28): int
+    private function hard(int $side = 36): int
     {
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937(7));
 
