@@ -61,7 +61,7 @@ final class Planning
     public function plan(string $key, ?PressingPlan $known, ShelfBlock $block, PressQuestion $question, Construction $construction, \Closure $planner): PressingPlan
     {
         if (config('queue.default') === 'sync') {
-            return $known !== null && (isset($this->searched[$key]) || $this->tries($key) >= self::TRIES) ? $known : $this->searchedOnce($key, $planner(), $question, self::ALONE);
+            return $known !== null && ! $this->searchesHere($key) ? $known : $this->searchedOnce($key, $planner(), $question, self::ALONE);
         }
         if ($known === null && count($construction->joins) <= self::LARGE) {
             $known = $this->searchedOnce($key, $planner(), $question, self::AT_ONCE);
@@ -181,6 +181,12 @@ final class Planning
     public function isOn(string $key): bool
     {
         return in_array($this->state($key)['state'], ['waiting', 'working'], true);
+    }
+
+    /** Whether the request itself is to better what is known, since nobody else does. */
+    public function searchesHere(string $key): bool
+    {
+        return config('queue.default') === 'sync' && ! isset($this->searched[$key]) && $this->tries($key) < self::TRIES;
     }
 
     /** How many plans were found, each better than the one before. */

@@ -173,9 +173,8 @@ final class WorkingOut
         if ($progress->agreesWith($head->pressing)) {
             return $head;
         }
-        $lies = [$head->content, $progress->pressed, $progress->elsewhere];
 
-        return $this->head(KeptParts::key('round', $lies), fn (): PressingPlan => $this->roundFacts($locks, $progress));
+        return $this->headOf($this->questionRound($locks, $progress));
     }
 
     /** The search her plan comes from, while it may still be bettered. */
@@ -369,7 +368,7 @@ final class WorkingOut
     {
         $head = $this->headAsLocked($locks);
 
-        return $progress->agreesWith($head->pressing) ? $this->asLocked($locks) : $this->roundFacts($locks, $progress);
+        return $progress->agreesWith($head->pressing) ? $this->asLocked($locks) : $this->best($this->questionRound($locks, $progress));
     }
 
     /** @param list<Lock> $locks */
@@ -390,7 +389,7 @@ final class WorkingOut
         $head = $this->parts->recall('head-'.$key);
         // What is drawn of a very large one stays until the search is at its end.
         $stays = $head instanceof PlanHead && count($head->pressing->directions) > self::LARGE && $this->planning->isOn($key);
-        if ($head instanceof PlanHead && ($head->proved || $stays || $head->found === $this->planning->found($key))) {
+        if ($head instanceof PlanHead && ($head->proved || $stays || ($head->found === $this->planning->found($key) && ! $this->planning->searchesHere($key)))) {
             if (! $head->proved) {
                 $this->planning->better($key, $this->block, $question);
             }
@@ -415,21 +414,19 @@ final class WorkingOut
     }
 
     /** @param list<Lock> $locks */
-    private function roundFacts(array $locks, WorkProgress $progress): PressingPlan
-    {
-        return $this->best($this->questionRound($locks, $progress));
-    }
-
-    /** @param list<Lock> $locks */
     private function questionRound(array $locks, WorkProgress $progress): PressQuestion
     {
-        $all = new Locks($this->construction(), $locks);
-        foreach ($progress->facts($this->construction(), $this->question()->twoPiles) as $fact) {
-            // Her own locks are above it: she may press a seam again.
-            $all = $all->hold($fact->join) ? $all : $all->with($fact);
-        }
+        $key = KeptParts::key('round', [...$this->sewnSources(), $this->question()->withLocks($locks)->name(), $progress->pressed, $progress->elsewhere]);
 
-        return $this->question()->withLocks($all->all);
+        return $this->parts->part($key, function () use ($locks, $progress): PressQuestion {
+            $all = new Locks($this->construction(), $locks);
+            foreach ($progress->facts($this->construction(), $this->question()->twoPiles) as $fact) {
+                // Her own locks are above it: she may press a seam again.
+                $all = $all->hold($fact->join) ? $all : $all->with($fact);
+            }
+
+            return $this->question()->withLocks($all->all);
+        });
     }
 
     /** @param \Closure(): PressingPlan $plan */
