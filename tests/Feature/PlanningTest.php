@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Controllers\PlanController;
 use App\Models\ShelfBlock;
 use App\Workings\KeptParts;
 use App\Workings\KeptPlan;
@@ -12,6 +13,7 @@ use App\Workings\Planning;
 use App\Workings\SearchForPlan;
 use App\Workings\Workings;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Testing\Fakes\QueueFake;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\PressingPlan;
@@ -95,6 +97,22 @@ final class PlanningTest extends TestCase
         $lock = new Lock(0, $hurried->pressing->directions[0][0]);
         $laid = $again->bestThenFlipped($question->withLocks([$lock]), static fn () => self::fail('Nobody is to search.'));
         self::assertEquals($hurried->pressing, $laid->pressing);
+    }
+
+    public function test_without_a_queue_the_page_betters_what_is_not_proved_when_it_is_asked_again(): void
+    {
+        $id = $this->hard(26);
+        Queue::fake();
+        config(['queue.default' => 'database']);
+        // A second is not enough for it.
+        $first = $this->getJson("/api/blocks/$id/plan")->assertOk();
+        self::assertFalse($first->json('proved'));
+        config(['queue.default' => 'sync']);
+        $this->postJson("/api/planning/{$first->json('planning.key')}/on")->assertOk();
+        app()->forgetInstance(Planning::class);
+        app(KeptParts::class)->forgetAtHand();
+        Route::getRoutes()->getByAction(PlanController::class)?->flushController();
+        self::assertTrue($this->getJson("/api/blocks/$id/plan")->assertOk()->json('proved'));
     }
 
     public function test_a_search_that_failed_is_told_and_one_that_was_lost_is_asked_for_again(): void
