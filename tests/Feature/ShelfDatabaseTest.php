@@ -175,6 +175,9 @@ final class ShelfDatabaseTest extends LaravelTestCase
         $database = new \SQLite3($this->folder.'/other.sqlite');
         self::assertSame(['ok', count(glob(database_path('migrations/*.php')) ?: []), 3], [$database->querySingle('PRAGMA integrity_check'), $database->querySingle('SELECT count(*) FROM migrations'), $database->querySingle('SELECT count(*) FROM shelf_blocks')]);
 
+        // One killed between two migrations has made its own copy when it went on; from here one more is due.
+        array_map(unlink(...), glob($this->folder.'/copies/other-before-*.sqlite') ?: []);
+
         // A database of an earlier version: what it held is kept as it was, and it goes on.
         $database->exec('ALTER TABLE block_edits DROP COLUMN before');
         $database->exec("DELETE FROM migrations WHERE migration LIKE '%add_before%'");
