@@ -17,6 +17,7 @@ use KeenSeam\Core\Matching\JoinEnd;
 use KeenSeam\Core\Matching\JoinSheet;
 use KeenSeam\Core\Matching\Mark;
 use KeenSeam\Core\Matching\Remedy;
+use KeenSeam\Core\Matching\Tolerance;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Pressing\PressingPlan;
 
@@ -43,6 +44,7 @@ final class JoinsStationDocument
             'ease' => Amount::rounded($tolerance->ease, $unit),
             'squareUp' => $block->square_up->value,
             'joins' => self::joins($block, $measured, $plan, $drift),
+            'care' => self::byCare($drift->sheets, $names, $tolerance),
             'raw' => JoinsDocument::block($plan, $drift),
             'effect' => $effect->words,
             'edgeTips' => count(EdgeTips::on($plan->construction->face)),
@@ -85,6 +87,26 @@ final class JoinsStationDocument
     }
 
     /**
+     * @param array<int, JoinSheet> $sheets
+     * @param array<int, SeamName>  $names
+     *
+     * @return list<int> the first join of each that are sewn alike, those that want most care first
+     */
+    private static function byCare(array $sheets, array $names, Tolerance $tolerance): array
+    {
+        $risks = [];
+        foreach ($sheets as $sheet) {
+            if (min([$sheet->join->id, ...$names[$sheet->join->id]->pressedToo]) === $sheet->join->id) {
+                $risks[$sheet->join->id] = Hold::risk($sheet, $tolerance);
+            }
+        }
+        ksort($risks);
+        arsort($risks);
+
+        return array_keys($risks);
+    }
+
+    /**
      * One join with its ruler.
      *
      * @param array<int, array{string, string}> $measured
@@ -112,9 +134,8 @@ final class JoinsStationDocument
             'times' => count($name->pressedToo),
             'meant' => array_map(Amount::text(...), Remedy::rawSize($plan, $sheet->join->id)),
             'measured' => $measured[$sheet->join->id] ?? null,
-            'isFirst' => min([$sheet->join->id, ...$name->pressedToo]) === $sheet->join->id,
             'patches' => $sheet->join->patchIds(),
-            'risk' => Hold::risk($sheet, $tolerance),
+            'says' => Hold::manner($sheet, $unit, [$name->left, $name->right]),
             'notes' => Hold::notes($sheet, $isFlipped, $unit, [$name->left, $name->right]),
             'ends' => array_map(static fn (JoinEnd $end, string $where): array => [
                 'name' => $where,
@@ -131,6 +152,7 @@ final class JoinsStationDocument
                 'place' => $mark->fromEdge,
                 'do' => Hold::words($mark, $sheet),
                 'feed' => Hold::feedWords($mark, [$name->left, $name->right]),
+                'misses' => Hold::missWords($mark, $tolerance, $unit),
                 'verdict' => $mark->miss === null ? null : $tolerance->verdict($mark->miss)->value,
             ], $sheet->marks, $open['marks']),
         ];

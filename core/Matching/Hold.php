@@ -42,6 +42,52 @@ final class Hold
     }
 
     /**
+     * How the two parts go under the needle: which lies on top, what stretches, what of it all has to meet.
+     *
+     * @param array{string, string} $parts what the left and the right part are called
+     *
+     * @return list<array{text: string, wants: 'care'|'work'|'nothing'}> wants: whether it is to be heeded, needs work, or is only good to know
+     */
+    public static function manner(JoinSheet $sheet, LengthUnit $unit, array $parts): array
+    {
+        $stretches = static fn (string $part): string => " The edge of $part is bias: pin it, and let the feed take it without pulling.";
+        $says = [['text' => match ($sheet->up) {
+            'left' => $parts[0].' on top: more tips and seams to steer by.',
+            'right' => $parts[1].' on top: more tips and seams to steer by.',
+            default => 'Either part may lie on top.',
+        }.match ($sheet->bias) {
+            'left' => $stretches($parts[0]),
+            'right' => $stretches($parts[1]),
+            'both' => ' Both edges are bias: handle them little, pin, do not pull.',
+            default => '',
+        }, 'wants' => 'care']];
+        $matching = count(array_filter($sheet->marks, static fn (Mark $mark): bool => $mark->kind === MarkKind::Match));
+        if ($sheet->marks === []) {
+            $says[] = ['text' => 'Nothing to meet here but the two ends.', 'wants' => 'care'];
+        } elseif ($matching > 0 && $matching < count($sheet->marks)) {
+            $says[] = ['text' => sprintf('Match %s; the rest lies on plain cloth and does no harm.', $matching === 1 ? '1 place' : $matching.' places'), 'wants' => 'nothing'];
+        }
+        $differ = Amount::rounded(abs($sheet->endsDiffer()), $unit);
+        if ($differ !== '0') {
+            $says[] = ['text' => "The edges differ by $differ {$unit->value} from corner to corner: pin the corners of both ends on each other and ease between.", 'wants' => 'work'];
+        }
+
+        return $says;
+    }
+
+    /** What a miss asks for; '' where there is none, or it is left alone. */
+    public static function missWords(Mark $mark, Tolerance $tolerance, LengthUnit $unit): string
+    {
+        $misses = static fn (float $miss): string => 'Misses by '.Amount::rounded(abs($miss), $unit).': ';
+
+        return $mark->miss === null ? '' : match ($tolerance->verdict($mark->miss)) {
+            Verdict::Leave => '',
+            Verdict::Ease => $misses($mark->miss).'ease it.',
+            Verdict::Unpick => $misses($mark->miss).'unpick a seam before it, or make its unit again.',
+        };
+    }
+
+    /**
      * What else to know of a join: how to lay its ends, which goes in first, what is clipped after it, how to take a drawn line.
      *
      * @param bool                  $isFlipped whether it is the seam of a corner sewn and flipped

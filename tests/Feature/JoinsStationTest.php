@@ -16,7 +16,7 @@ final class JoinsStationTest extends TestCase
 
         self::assertSame([['2 1/4', 'leave'], ['6 1/4', 'leave'], ['10 1/4', 'leave']], array_map(static fn (array $mark): array => [$mark['from_edge'][0], $mark['verdict']], $rows['marks']));
         self::assertStringContainsString('nest the ridges', $rows['marks'][0]['do']);
-        self::assertGreaterThan($joins['joins'][0]['risk'], $rows['risk']);
+        self::assertLessThan(array_search(1, $joins['care'], true), array_search($rows['id'], $joins['care'], true));
     }
 
     public function test_a_seam_test_is_kept_and_used(): void

@@ -9,7 +9,9 @@ use App\Workings\Workings;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Routing\Route;
 use KeenSeam\Core\Pressing\Lock;
+use Tests\Support\ScreenSchema;
 
 abstract class TestCase extends LaravelTestCase
 {
@@ -61,6 +63,21 @@ abstract class TestCase extends LaravelTestCase
     protected static function locks(int $block): array
     {
         return app(Workings::class)->of(ShelfBlock::query()->findOrFail($block))->facts()->locks();
+    }
+
+    /**
+     * Every answer a test gets is of the shape that the screens were told; files to keep have formats of their own.
+     *
+     * @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    protected function createTestResponse($response, $request): \Illuminate\Testing\TestResponse
+    {
+        $route = $request->route();
+        if ($route instanceof Route && str_starts_with($route->uri(), 'api/') && $response->headers->get('Content-Type') === 'application/json' && $response->headers->get('Content-Disposition') === null && ! str_contains($route->uri(), 'logbook.')) {
+            self::assertSame([], ScreenSchema::mistakes($request->method().' '.substr($route->uri(), 4), $response->getStatusCode(), (string) $response->getContent()));
+        }
+
+        return parent::createTestResponse($response, $request);
     }
 
     /** Does the next steps at the machine. */

@@ -112,7 +112,7 @@ final readonly class CuttingQuestionController
         }
         $check = PatternCheck::of(CuttingPlan::of($sewn, $question), $text);
 
-        return new JsonResponse(PatternDocument::of($check) + ['findings' => PatternDocument::sentences($check), 'lines' => $check->lines]);
+        return new JsonResponse(['findings' => PatternDocument::sentences($check), 'lines' => $check->lines]);
     }
 
     /** @return array<string, mixed> */

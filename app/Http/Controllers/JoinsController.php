@@ -143,7 +143,7 @@ final readonly class JoinsController
         }
         usort($better, static fn (array $a, array $b): int => $b['chance'] <=> $a['chance']);
 
-        return new JsonResponse(['joins' => $now->joins, 'block' => $now->block, 'error' => $now->error, 'runs' => Spread::RUNS, 'better' => $better]);
+        return new JsonResponse(['joins' => (object) $now->joins, 'block' => $now->block, 'error' => $now->error, 'runs' => Spread::RUNS, 'better' => $better]);
     }
 
     /** The seams, pressed together, from which most of what goes wrong comes, if they are not open already. */

@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AtSize, BroughtBack, Chain, Changed, CuttingChoices, CuttingShown, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrdersShown, PileChoice, PilesShown, PlanningShown, PrecutShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, SeamChoices, SeamTestGiven, SpreadShown, ShelfBlock, ShelfShown, StartsShown, StepPicture, StyleShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { BroughtBack, Chain, ChoicesShown, CuttingChoices, CuttingShown, JoinsChanged, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartsShown, StepPicture, StylesShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -35,14 +35,14 @@ export const press = (block: number) => ask<PressAnswer>('GET', `/blocks/${block
 export const rail = (block: number) => ask<RailShown>('GET', `/blocks/${block}/rail`)
 
 export const seamChoices = (block: number, join: number) =>
-  ask<{ choices: SeamChoices }>('GET', `/blocks/${block}/seams/${join}/choices`).then((answer) => answer.choices)
+  ask<ChoicesShown>('GET', `/blocks/${block}/seams/${join}/choices`).then((answer) => answer.choices)
 
 export const orders = (block: number) => ask<OrdersShown>('GET', `/blocks/${block}/orders`)
 
 export const chooseOrder = (block: number, version: number, order: Order) =>
-  ask<{ order: Order; version: number }>('PUT', `/blocks/${block}/order`, { version, json: { order } })
+  ask<OrderChosen>('PUT', `/blocks/${block}/order`, { version, json: { order } })
 
-export const styles = (block: number) => ask<{ styles: StyleShown[] }>('GET', `/blocks/${block}/styles`).then((answer) => answer.styles)
+export const styles = (block: number) => ask<StylesShown>('GET', `/blocks/${block}/styles`).then((answer) => answer.styles)
 
 export const chooseStyle = (block: number, version: number, style: PressStyle) =>
   ask<PressChanged>('PUT', `/blocks/${block}/style`, { version, json: { style } })
@@ -122,13 +122,13 @@ export const tickCut = (block: number, version: number, name: string, isDone: bo
 
 export const joins = (block: number) => ask<JoinsShown>('GET', `/blocks/${block}/joins`)
 
-export const chooseSeams = (block: number, version: number, choice: { takeUp?: string; squareUp: JoinsShown['squareUp']; leave?: string; ease?: string }) =>
+export const chooseSeams = (block: number, version: number, choice: SeamsChosen) =>
   ask<JoinsShown>('PUT', `/blocks/${block}/joins`, { version, json: choice })
 
 export const testSeams = (block: number, version: number, test: SeamTestGiven) => ask<JoinsShown>('POST', `/blocks/${block}/seam-tests`, { version, json: test })
 
 export const measurePart = (block: number, version: number, join: number, size: [string, string] | null) =>
-  ask<Pick<JoinsShown, 'block' | 'tests'> & { changed: Changed<JoinsShown> }>('PUT', `/blocks/${block}/joins/${join}/measured`, { version, json: size === null ? {} : { width: size[0], height: size[1] } })
+  ask<JoinsChanged>('PUT', `/blocks/${block}/joins/${join}/measured`, { version, json: size === null ? {} : { width: size[0], height: size[1] } })
 
 export const spread = (block: number, scatter: Record<'sewing' | 'cutting' | 'folding' | 'tolerance', string>) => ask<SpreadShown>('GET', `/blocks/${block}/joins/spread?${asked(scatter)}`)
 
@@ -136,12 +136,12 @@ const asked = (parts: Record<string, string>) => new URLSearchParams(parts).toSt
 
 export const largestFrom = (block: number, size: string, as: 'square' | 'strip') => ask<LargestShown>('GET', `/blocks/${block}/cutting/largest?${asked({ size, as })}`)
 
-export const atSizes = (block: number, sizes: string) => ask<{ sizes: AtSize[] }>('GET', `/blocks/${block}/cutting/sizes?${asked({ sizes })}`).then((answer) => answer.sizes)
+export const atSizes = (block: number, sizes: string) => ask<SizesShown>('GET', `/blocks/${block}/cutting/sizes?${asked({ sizes })}`).then((answer) => answer.sizes)
 
 export const fromPrecut = (block: number, width: string, height: string) =>
-  ask<{ fabrics: PrecutShown[] }>('GET', `/blocks/${block}/cutting/precut?${asked({ width, height })}`).then((answer) => answer.fabrics)
+  ask<PrecutsShown>('GET', `/blocks/${block}/cutting/precut?${asked({ width, height })}`).then((answer) => answer.fabrics)
 
-export const checkPattern = (block: number, text: string) => ask<{ findings: string[]; lines: number }>('POST', `/blocks/${block}/cutting/pattern`, { json: { text } })
+export const checkPattern = (block: number, text: string) => ask<PatternChecked>('POST', `/blocks/${block}/cutting/pattern`, { json: { text } })
 
 export const swatchAddress = (name: string) => `/api/swatches/${name}`
 

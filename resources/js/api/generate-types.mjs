@@ -1,19 +1,23 @@
-// Writes the TypeScript types of the open formats from their JSON Schemas. Run by `npm run types`;
+// Writes the TypeScript types of the open formats, and of what the server tells the screens, from their JSON Schemas. Run by `npm run types`;
 // a test fails when the written files do not match the schemas.
 import { readFileSync, writeFileSync } from 'node:fs'
 import { compile } from 'json-schema-to-typescript'
 
 const here = new URL('./generated/', import.meta.url)
 
-for (const name of ['block', 'plan', 'look', 'cut', 'joins', 'steps', 'log']) {
+for (const name of ['block', 'plan', 'look', 'cut', 'joins', 'steps', 'log', 'screens']) {
   const schema = JSON.parse(readFileSync(new URL(`../../../schema/${name}.schema.json`, import.meta.url), 'utf8'))
   delete schema.$id // would be fetched
   withoutConditions(schema)
-  const types = await compile(schema, schema.title, {
+  const isOfScreens = 'answers' in schema
+  if (isOfScreens) Object.assign(schema, { type: 'object', additionalProperties: false })
+  const written = await compile(schema, schema.title, {
+    unreachableDefinitions: isOfScreens,
     bannerComment: `// Generated from schema/${name}.schema.json by \`npm run types\`. Do not edit.`,
     additionalProperties: false,
     style: { semi: false, singleQuote: true },
   })
+  const types = isOfScreens ? withoutNoise(written) : written
   const file = new URL(`${name}.ts`, here)
   if (process.argv.includes('--check')) {
     if (readFileSync(file, 'utf8') !== types) {
@@ -28,7 +32,18 @@ for (const name of ['block', 'plan', 'look', 'cut', 'joins', 'steps', 'log']) {
 /** Conditions and length limits narrow values, not shapes; the compiler would turn them into unreadable unions. */
 function withoutConditions(node) {
   if (node === null || typeof node !== 'object') return
-  const dropped = node.minItems === node.maxItems ? ['if', 'then', 'else'] : ['if', 'then', 'else', 'minItems', 'maxItems']
+  const dropped = [...('if' in node ? ['if', 'then', 'else'] : []), ...(node.minItems === node.maxItems ? [] : ['minItems', 'maxItems'])]
   dropped.forEach((key) => delete node[key])
   Object.values(node).forEach(withoutConditions)
+}
+
+/** The compiler tells of each type where it came from, and how long its lists are, which the types say already. */
+function withoutNoise(types) {
+  return types.replaceAll(/^ *\/\*\*\n(?: *\*.*\n)*? *\*\/\n/gm, (comment) => {
+    const lines = comment.split('\n').slice(1, -2)
+    const told = lines.filter((line) => !/\* (This interface was referenced by|via the `definition`|@(min|max)Items)|\*$/.test(line))
+    if (told.length === 0) return ''
+    const indent = comment.match(/^ */)[0]
+    return told.length === 1 ? `${indent}/** ${told[0].replace(/^ *\* /, '')} */\n` : [`${indent}/**`, ...told, `${indent} */`, ''].join('\n')
+  })
 }

@@ -17,3 +17,6 @@ export const styleWords: Record<PressStyle, string> = {
 }
 
 export const counted = (count: number, one: string, several = `${one}s`): string => `${count} ${count === 1 ? one : several}`
+
+/** To one place behind the point. */
+export const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`

@@ -18,6 +18,7 @@ use KeenSeam\Core\Matching\Mark;
 use KeenSeam\Core\Matching\MeasuredNotLikely;
 use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Matching\SquareUp;
+use KeenSeam\Core\Matching\TakeUp;
 use KeenSeam\Core\Matching\Tolerance;
 use KeenSeam\Core\Matching\ToleranceNotUsable;
 use KeenSeam\Core\Matching\Verdict;
@@ -55,6 +56,45 @@ final class HoldTest extends TestCase
             'Fold both in half and match the middles; sew a hair to the raw-edge side of the crossing threads.',
             self::words(self::plan(PressStyle::Nest, 'pA', 'tABC')),
         );
+    }
+
+    public function test_the_part_with_more_to_steer_by_lies_on_top_and_bias_is_named(): void
+    {
+        $plan = self::plan(PressStyle::Nest, 'pA', 'tABC');
+        $says = array_map(static fn (JoinSheet $sheet): array => Hold::manner($sheet, LengthUnit::Inch, ['row 1', 'row 2']), (new Drift($plan, TakeUp::ideal($plan->construction->face->block), SquareUp::None))->sheets);
+        $last = end($says);
+        self::assertNotFalse($last);
+        self::assertStringStartsWith('row 2 on top: more tips and seams to steer by.', $last[0]['text']);
+        self::assertSame(['care'], array_values(array_unique(array_column($last, 'wants'))));
+        // A wing's seam to the middle triangle is bias on both sides.
+        self::assertSame(['Either part may lie on top. Both edges are bias: handle them little, pin, do not pull.', 'Nothing to meet here but the two ends.'], array_column($says[array_key_first($says)], 'text'));
+    }
+
+    public function test_edges_that_differ_are_told_with_how_much(): void
+    {
+        $plan = self::threeOverTwo();
+        $wide = new Drift($plan, Fraction::of(9, 16), SquareUp::None);
+        $texts = array_merge(...array_map(static fn (JoinSheet $sheet): array => Hold::manner($sheet, LengthUnit::Inch, ['row 1', 'row 2']), $wide->sheets));
+        self::assertContains(['text' => 'The edges differ by 1/16 in from corner to corner: pin the corners of both ends on each other and ease between.', 'wants' => 'work'], $texts);
+    }
+
+    #[DataProvider('missesTold')]
+    public function test_what_a_miss_asks_for_is_told(?float $miss, string $words): void
+    {
+        $plan = self::plan(PressStyle::Nest, 'pA pB', 'pB pA');
+        $sheets = (new Drift($plan, TakeUp::ideal($plan->construction->face->block), SquareUp::None))->sheets;
+        $mark = array_merge(...array_map(static fn (JoinSheet $sheet): array => $sheet->marks, $sheets))[0];
+
+        self::assertSame($words, Hold::missWords(new Mark(...['miss' => $miss] + get_object_vars($mark)), Tolerance::usual(LengthUnit::Inch), LengthUnit::Inch));
+    }
+
+    /** @return iterable<string, array{?float, string}> */
+    public static function missesTold(): iterable
+    {
+        yield 'none' => [null, ''];
+        yield 'so little that it is left' => [-1 / 32, ''];
+        yield 'eased' => [1 / 16, 'Misses by 1/16: ease it.'];
+        yield 'too much, either way' => [-1 / 4, 'Misses by 1/4: unpick a seam before it, or make its unit again.'];
     }
 
     #[DataProvider('misses')]

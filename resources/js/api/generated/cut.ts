@@ -56,6 +56,7 @@ export interface CutEntry {
   shape: 'square' | 'rectangle' | 'strip' | 'template'
   size: Size
   count: number
+  then: 'none' | 'cut once corner to corner' | 'cut twice corner to corner'
   for: string[]
   /**
    * The letter of its stack, given at exact sizes.

@@ -1,0 +1,1151 @@
+// Generated from schema/screens.schema.json by `npm run types`. Do not edit.
+
+/** A place on the face in the block's unit of length, x to the right, y down. For drawing only. */
+export type Place = [number, number]
+export type PressDirection = 'left' | 'right' | 'open'
+export type Nesting = 'nested' | 'stacked' | 'lopsided' | 'flat'
+export type Pair = [string, string]
+export type Chain = 'row-by-row' | 'webbed'
+export type UnpickCause = 'turned' | 'wrong-hand' | 'missed-point' | 'pressed-wrong' | 'other'
+export type RestOfSeams = 'stays' | 'follows'
+export type Order = 'rows' | 'columns' | 'quarters' | 'diagonal' | 'around' | 'best'
+export type PressStyle = 'nest' | 'nest-furl' | 'open' | 'dark' | 'mixed'
+export type OrderShown = OrderPossible | OrderImpossible
+/** Row and column of a place on the wall, from 1. */
+export type WallPlace = [number, number]
+export type CornerName = 'tl' | 'tr' | 'br' | 'bl'
+export type Symmetry =
+  | 'quarter-turn'
+  | 'half-turn'
+  | 'mirror-vertical'
+  | 'mirror-horizontal'
+  | 'mirror-both'
+  | 'mirror-diagonals'
+  | 'full'
+  | 'repeat'
+  | 'none'
+/** f for the figure, g for the ground, s for a second figure. */
+export type Role = 'f' | 'g' | 's'
+export type Axis = 'columns' | 'rows'
+/** A change to the layout. */
+export type WallEdit =
+  | {
+      do: 'place'
+      kind: string
+      places: WallPlace[]
+      figure: string
+      asOne?: true
+    }
+  | {
+      do: 'lay'
+      cells: {
+        [k: string]: unknown
+      }[]
+    }
+  | {
+      turn: 0 | 90 | 180 | 270
+      mirrored: boolean
+      do: 'move' | 'lie'
+      places: WallPlace[]
+    }
+  | {
+      do: 'swap' | 'clear' | 'mend'
+      places: WallPlace[]
+    }
+  | {
+      do: 'label'
+      places: WallPlace[]
+      label: string | null
+    }
+  | {
+      do: 'carry'
+      places: WallPlace[]
+      down: number
+      right: number
+    }
+  | {
+      do: 'paint'
+      patch: number
+      fabric: string
+    }
+  | {
+      do: 'corner'
+      places: WallPlace[]
+      corner: CornerName
+      fabric: string
+      size?: string
+    }
+  | {
+      do: 'add-line'
+      axis: Axis
+      before: number
+      size?: string
+    }
+  | {
+      do: 'remove-line'
+      axis: Axis
+      number: number
+    }
+  | {
+      do: 'size-line'
+      axis: Axis
+      number: number
+      size: string
+    }
+  | {
+      do: 'size'
+      width: string
+      height: string
+    }
+  | {
+      do: 'name'
+      name: string
+    }
+  | {
+      do: 'allowance'
+      size: string
+    }
+  | {
+      do: 'fabric'
+      key?: string
+      name: string
+      color: string
+      value?: 'light' | 'medium' | 'dark'
+    }
+  | {
+      do: 'remove-fabric'
+      key: string
+      instead?: string
+    }
+/** Layers of cloth at raw size, the lowest first. */
+export type ClothShown = {
+  fabric: string
+  points: Place[]
+  isBack: boolean
+}[]
+export type Margin = 'exact' | 'larger'
+export type Build = 'alike' | 'as they come'
+export type SpreadShown = SpreadDrawn | TooManyJoins
+
+/** What the server tells its own screens, and what they may ask of it. Not an open format: it changes with the screens. "answers" names the shape of each address. */
+export interface Screens {}
+export interface FabricShown {
+  key: string
+  name: string
+  color: string
+  value: 'light' | 'medium' | 'dark'
+}
+export interface PatchShown {
+  id: number
+  fabric: string
+  points: Place[]
+}
+export interface FaceShown {
+  width: number
+  height: number
+  units: 'in' | 'mm'
+  allowance: number
+  /** One text when square, else width and height. */
+  finished: string[]
+  unfinished: string[]
+  fabrics: FabricShown[]
+  patches: PatchShown[]
+}
+export interface ShelfBlock {
+  id: number
+  name: string
+  version: number
+  units: number
+  stepsDone: number
+  face: FaceShown
+}
+export interface ShelfShown {
+  blocks: ShelfBlock[]
+  /** Kept, but this version cannot open them. */
+  unopened: {
+    id: number
+    name: string
+    problem: string
+  }[]
+  /** The last one taken off first. */
+  takenOff: NamedBlock[]
+}
+export interface NamedBlock {
+  id: number
+  name: string
+}
+/** Names of the blocks in a file of everything: put on the shelf, there already, and not to be opened. */
+export interface BroughtBack {
+  brought: string[]
+  already: string[]
+  refused: string[]
+}
+export interface BlockTold {
+  id: number
+  name: string
+  version: number
+}
+/** As the server tells it; the screens put the piles beside each join. */
+export interface JoinTold {
+  id: number
+  title: string
+  /** What the left and the right part are called: "unit 1", "row 2", "Harbour ink". */
+  left: string
+  right: string
+  /** Which of the piles it is pressed with, if there is more than itself in it. */
+  pile: number | null
+  /** Whether it is a seam inside a unit, not one of the block's own rows. */
+  isOfUnit: boolean
+  /** Of the unit it lies in. */
+  place: string | null
+  from: Place
+  to: Place
+  /** 1 when the left part lies clockwise of the direction from start to end. */
+  leftSide: 1 | -1
+  press: PressDirection[]
+  divisions: Place[]
+  patches: number[]
+}
+export interface CrossingShown {
+  join: number
+  seams: (number | null)[]
+  at: Place
+  text: [string, string]
+  kind: Nesting
+}
+export interface JunctionShown {
+  at: Place
+  text: [string, string]
+  patches: number
+  peak: number
+  /** Plies in 64 directions round the junction, clockwise from the right. */
+  plies: number[]
+}
+export interface FlapShown {
+  patch: number
+  allowance: boolean
+  turnedUp: boolean
+  points: Place[]
+}
+export interface StepShown {
+  do: 'join' | 'press' | 'lay-out'
+  joins: number[]
+  patches: number[]
+  title: string
+  text: string
+}
+/** Pieces to take, in the order in which they are sewn to each other, with the seam between each and the next. */
+export interface TakeShown {
+  pieces: number[][]
+  /** The patches of each piece, out to its raw edge. */
+  raw: PatchShown[][]
+  seams: {
+    from: Place
+    to: Place
+  }[]
+}
+export interface StepPicture {
+  /** What the step makes, as it lies after pressing: one of each kind. size: raw width and height it must have, where that is known; raw: its patches out to the raw edge, empty where the step makes nothing. */
+  shown: {
+    patches: number[]
+    raw: PatchShown[]
+    flaps: FlapShown[]
+    size: [string, string] | null
+  }[]
+  takes: TakeShown[]
+  ruler: JoinSheetShown | null
+  /** ratio: width to height of the unit's cell; patch: one of the unit's. */
+  lookTwice: {
+    row: number
+    column: number
+    ratio: number
+    patch: number
+    side: 'top' | 'right' | 'bottom' | 'left' | null
+    right: UnitPicture[]
+    wrong: {
+      placement: PlacementEntry
+      patches: UnitPicture[]
+      ring: Place | null
+    }[]
+  }[]
+}
+export interface JoinSheetShown {
+  id: number
+  finished: string
+  raw: Pair
+  /** How far the raw edges go past the finished corner, at the start of the join and at its end. */
+  reach: [ReachEntry, ReachEntry]
+  ends_differ: string
+  up: 'left' | 'right' | 'either'
+  bias: 'none' | 'left' | 'right' | 'both'
+  title: string
+  leftName: string
+  rightName: string
+  /** How many joins of equal units are sewn like this one. */
+  times: number
+  /** Raw width and height of what it makes, as meant and as the quilter measured it. */
+  meant: [string, string]
+  measured: [string, string] | null
+  patches: number[]
+  notes: string[]
+  /** Finished lengths of both edges, corner to corner, as they will really come out. */
+  realLengths: [number, number]
+  allowance: number
+  /** The start of the join and its end: how far each part's raw edge reaches past the finished corner, and how its next side slants, along the seam to across it. */
+  ends: [JoinEndShown, JoinEndShown]
+  /** Which end goes under the needle first; null where they are alike. */
+  firstIn: 0 | 1 | null
+  /** From, to and fabric of every patch along the finished join, on each side. */
+  edges: [[number, number, string][], [number, number, string][]]
+  marks: MarkShown[]
+  says: {
+    text: string
+    wants: 'care' | 'work' | 'nothing'
+  }[]
+}
+export interface ReachEntry {
+  left: string
+  right: string
+}
+export interface JoinEndShown {
+  name: string
+  reach: [number, number]
+  slant: [number, number]
+  lay: 'level' | 'vee' | 'marked'
+}
+export interface MarkShown {
+  at: Pair
+  from_edge: Pair
+  left: 'tip' | 'seam' | 'plain'
+  right: 'tip' | 'seam' | 'plain'
+  kind: 'match' | 'tip' | 'floating'
+  nest: 'nested' | 'stacked' | 'lopsided' | 'flat' | null
+  miss: string | null
+  /** Where it lies on the left and the right edge, from the raw edge at the start of the join. */
+  place: [number, number]
+  /** What to do there. */
+  do: string
+  /** What would be turned up under the foot; '' if nothing. */
+  feed: string
+  verdict: 'leave' | 'ease' | 'unpick' | null
+  /** What a miss asks for; '' if nothing. */
+  misses: string
+}
+export interface UnitPicture {
+  fabric: string
+  points: Place[]
+}
+export interface PlacementEntry {
+  turn: 0 | 90 | 180 | 270
+  mirrored: boolean
+}
+export interface MarkEntry {
+  at: Pair
+  from_edge: Pair
+  left: 'tip' | 'seam' | 'plain'
+  right: 'tip' | 'seam' | 'plain'
+  kind: 'match' | 'tip' | 'floating'
+  nest: 'nested' | 'stacked' | 'lopsided' | 'flat' | null
+  miss: string | null
+}
+export interface LookTwiceShown {
+  side: 'top' | 'right' | 'bottom' | 'left' | null
+  right: UnitPicture[]
+  wrong: {
+    placement: PlacementEntry
+    patches: UnitPicture[]
+    ring: Place | null
+  }[]
+}
+export interface WorkStep {
+  key: string
+  do: 'cut' | 'mark' | 'join' | 'cut-apart' | 'press' | 'square-up' | 'lay-out' | 'check' | 'measure'
+  place: string
+  title: string
+  text: string
+  caution: string
+  /** How often it is done in all, and how often it is due: fewer after an unpick. */
+  times: number
+  due: number
+  /** How many of those were counted. */
+  counted: number
+  joins: number[]
+  /** Joins still to be sewn or pressed: fewer than all after an unpick. */
+  open: number[]
+  patches: number[]
+  size: [string, string] | null
+  isDone: boolean
+}
+/** How far some steps are now. */
+export interface WorkChanged {
+  steps: {
+    key: string
+    due: number
+    /** How many of those were counted. */
+    counted: number
+    /** Joins still to be sewn or pressed: fewer than all after an unpick. */
+    open: number[]
+    isDone: boolean
+  }[]
+  /** Whether it tells of all of them. */
+  isWhole: boolean
+  sewn: number[]
+  opened: number[]
+  mark: string
+  plan: string
+  pausedAt: number | null
+  said: {
+    id: string
+    of: string
+    message: string
+    isRefused: boolean
+  }[]
+}
+export interface WorkShown {
+  steps: WorkStep[]
+  sewn: number[]
+  /** Another text where anything is further than this, or less far. */
+  mark: string
+  /** Another text where any seam is pressed otherwise. */
+  plan: string
+  /** How many are made of this block at once. */
+  blocks: number
+  chain: Chain
+  /** When the work was put down, in milliseconds; null while it goes on. */
+  pausedAt: number | null
+}
+/** One key at the machine, as it is kept until the server has it. */
+export interface WorkEvent {
+  id: string
+  do: 'done' | 'counted' | 'back' | 'otherwise' | 'measured' | 'unpicked' | 'paused' | 'resumed'
+  at: number
+  step?: string
+  width?: string
+  height?: string
+  join?: number
+  cause?: UnpickCause
+  /** In how many of several blocks a seam is unpicked. */
+  blocks?: number
+}
+export interface UnpickCost {
+  /** That the opened seams take in, each with its place. */
+  units: string[]
+  seams: string[]
+  minutes: number
+  isOwnPace: boolean
+}
+export interface Figures {
+  thickest: number
+  joins: number
+  matches: number
+  nested: number
+  stacked: number
+  lopsided: number
+  flat: number
+  peak_squared: number
+  shadow: string
+  folded: number
+  furls: number
+}
+export interface PlanTotals {
+  joins: number
+  matches: number
+  nested: number
+  stacked: number
+  lopsided: number
+  flat: number
+  peak_squared: number
+  shadow: string
+  folded: number
+  furls: number
+}
+/** What changed of a sheet, by the name of the entry: all of it, or of a long list those with these numbers. */
+export interface ChangedEntries {
+  [k: string]:
+    | {
+        all: unknown
+      }
+    | {
+        at: {
+          [k: string]: unknown
+        }
+      }
+}
+export interface PressChanged {
+  /** The plan of which it is told what changed. */
+  from: string
+  changed: ChangedEntries
+  block: BlockTold
+  /** Another text where anything of the plan is otherwise. */
+  plan: string
+  withoutLocks: Figures
+  /** No plan is better, of those with the same locks. */
+  proved: boolean
+  /** What is known of the plan beside the best there can be. */
+  says: string
+  /** The search for a better one, while it is not at its end. */
+  planning: PlanningShown | null
+  locks: number
+  /** Locks whose seams are not there as the block is drawn now. */
+  locksAsleep: number
+  locked: number[]
+  /** At the iron already: the plan goes round them. */
+  pressed: number[]
+  rest: RestOfSeams
+  stepsDone: number
+  seamsSewn: number
+  order: Order
+  style: PressStyle
+}
+/** A search for a plan, by its key: seconds of at most so many, and how many better ones were found. */
+export interface PlanningShown {
+  key: string
+  what: 'plan' | 'sheet'
+  state: 'idle' | 'waiting' | 'working' | 'proved' | 'stopped' | 'ended' | 'failed' | 'lost'
+  done: number
+  most: number
+  found: number
+}
+export interface MeasuredChanged {
+  block: BlockTold
+  tests: {
+    id: number
+    words: string
+    takeUp: string
+    notes: string
+    date: string
+  }[]
+  changed: ChangedEntries
+}
+/** The figures on the line of stitching; null where the plan is not known yet. */
+export interface RailShown {
+  units: number
+  nested: number | null
+  matches: number | null
+  sewn: number
+  seams: number
+  order: Order
+}
+/** The plan for the press station: piles once, and which seams are locked or pressed beside the joins. */
+export interface PressAnswer {
+  /** Another text where anything of the plan is otherwise. */
+  plan: string
+  block: BlockTold
+  face: FaceShown
+  units: number
+  joins: JoinTold[]
+  /** Ids of all joins that are pressed alike. */
+  piles: number[][]
+  locked: number[]
+  /** At the iron already: the plan goes round them. */
+  pressed: number[]
+  crossings: CrossingShown[]
+  junctions: JunctionShown[]
+  /** From the lowest to the topmost as one looks at the back; places are still seen from the face. */
+  flaps: FlapShown[]
+  habits: {
+    text: [string, string]
+    runsStraightOn: boolean
+  }[]
+  order: Order
+  style: PressStyle
+  totals: Figures
+  withoutLocks: Figures
+  locks: number
+  rest: RestOfSeams
+  steps: StepShown[]
+  stepsDone: number
+  seamsSewn: number
+  /** No plan is better, of those with the same locks. */
+  proved: boolean
+  /** What is known of the plan beside the best there can be. */
+  says: string
+  /** The search for a better one, while it is not at its end. */
+  planning: PlanningShown | null
+  /** Locks whose seams are not there as the block is drawn now. */
+  locksAsleep: number
+}
+export interface SeamChoices {
+  left?: {
+    figures: Figures
+    words: string
+  }
+  right?: {
+    figures: Figures
+    words: string
+  }
+  open?: {
+    figures: Figures
+    words: string
+  }
+}
+export interface StyleShown {
+  style: PressStyle
+  figures: Figures
+  proved: boolean
+}
+export interface OrderFigures {
+  joins: number
+  matchPoints: number
+  biasJoins: number
+  longestJoin: string
+  joinsToLearn: number | null
+  chainBatches: number
+  presses: number
+}
+export interface UnitClassShown {
+  label: string
+  name: string
+  count: number
+  twin: string | null
+  lookAlikes: string[]
+  patches: number[]
+}
+export interface PileNote {
+  class: string
+  text: string
+}
+/** The piles at the iron: what a second one would gain, those in two, and parts of one unit that could share one. */
+export interface PilesShown {
+  gains: PileNote[]
+  twoPiles: PileNote[]
+  equalParts: 'apart' | 'alike'
+  parts: {
+    label: string
+    count: number
+    patches: number
+  }[]
+}
+export interface PileChoice {
+  twoPiles?: string[]
+  equalParts?: 'apart' | 'alike'
+}
+export interface OrderPossible {
+  order: Order
+  words: string
+  figures: OrderFigures
+  joins: {
+    from: Place
+    to: Place
+    batch: number
+  }[]
+  strands: {
+    depth: number
+    outline: Place[]
+  }[]
+  classes: UnitClassShown[]
+  /** Parts that come more than once within one unit of patches. */
+  parts: {
+    label: string
+    count: number
+    patches: number[]
+  }[]
+}
+export interface OrderImpossible {
+  order: Order
+  words: string
+  problem: string
+  patchesInTheWay: number[]
+  /** The units that can be made all the same. */
+  upToThere: UnitClassShown[]
+}
+export interface OrdersShown {
+  block: BlockTold
+  chosen: Order
+  face: FaceShown
+  orders: OrderShown[]
+}
+export interface WallFabric {
+  key: string
+  name: string
+  color: string
+  value: 'light' | 'medium' | 'dark'
+  /** What the colour looks like by itself. */
+  proposed: 'light' | 'medium' | 'dark'
+  /** The name of its picture, if it has one. */
+  swatch: string | null
+}
+export interface WallCell {
+  row: number
+  column: number
+  rowSpan: number
+  columnSpan: number
+  kind: string
+  name: string
+  turn: 0 | 90 | 180 | 270
+  mirrored: boolean
+  label: string | null
+  patches: number[]
+  signature: string
+  hand: 'left' | 'right' | null
+  odd: {
+    mend: PlacementEntry | null
+    isMeant: boolean
+  } | null
+  different: string | null
+  /** Finished legs of flipped corners as they are seen; null for other kinds. */
+  corners: {
+    tl?: string
+    tr?: string
+    br?: string
+    bl?: string
+  } | null
+  /** The cell as a block file writes it, for copying. */
+  entry: {
+    [k: string]: unknown
+  }
+}
+export interface WallLine {
+  size: string
+  width: number
+}
+export interface WallShown {
+  block: BlockTold
+  history: {
+    undo: string | null
+    redo: string | null
+  }
+  face: {
+    fabrics: WallFabric[]
+    width: number
+    height: number
+    units: 'in' | 'mm'
+    allowance: number
+    /** One text when square, else width and height. */
+    finished: string[]
+    unfinished: string[]
+    patches: PatchShown[]
+  }
+  /** Small grids that are open, from the outside in: "2.3/1.1". */
+  path: string
+  /** The block's number of the first patch here. */
+  firstPatch: number
+  columns: WallLine[]
+  rows: WallLine[]
+  cells: WallCell[]
+  /** The ground and the second figure of a unit from the tray, by its figure. */
+  trios: {
+    [k: string]: [string, string]
+  }
+  symmetry: {
+    name: Symmetry
+    words: string
+  }
+  hands: {
+    class: string
+    plural: string
+    left: number
+    right: number
+  }[]
+  tooClose: {
+    fabrics: [string, string]
+    cells: WallPlace[]
+  }[]
+  awkward: string[]
+  friendly: [string, string][]
+  allowance: string
+  hasPicture: boolean
+  wholeDifference: string | null
+  order: Order
+  style: PressStyle
+}
+export interface WallFigures {
+  version: number
+  patches: number
+  units: {
+    class: string
+    count: number
+    name: string
+    hand: 'left' | 'right' | null
+  }[]
+  figures: {
+    thickest: number
+    joins: number
+    matches: number
+    nested: number
+    stacked: number
+    lopsided: number
+    flat: number
+    peak_squared: number
+    shadow: string
+    folded: number
+    furls: number
+  }
+  lookTwice: WallPlace[]
+}
+export interface TrayKind {
+  kind: string
+  name: string
+  /** Width to height of the cell it is meant for. */
+  ratio: number
+  patches: {
+    role: Role
+    points: Place[]
+  }[]
+}
+export interface StartsShown {
+  tray: TrayKind[]
+  starts: {
+    start: string
+    words: string
+    face: FaceShown
+  }[]
+}
+export interface NewBlock {
+  name: string
+  start: string
+  columns: string
+  rows: string
+  width: string
+  height: string
+  units: 'in' | 'mm'
+}
+export interface WayPiece {
+  fabric: string
+  exact: string
+  /** As it is cut, and the letter of its stack. */
+  size: string
+  letter: string
+  /** Whether this one is cut larger now. */
+  isLarger: boolean
+  count: number
+  shape: string
+  /** How it is cut on, '' when it stays whole. */
+  then: string
+}
+export interface StageShown {
+  do: 'lay' | 'mark' | 'sew' | 'cut' | 'open' | 'press' | 'trim' | 'turn'
+  words: string
+  /** What lies there; lines are drawn on the first. */
+  things: ClothShown[]
+  marks: [Place, Place][]
+  stitches: [Place, Place][]
+  knives: [Place, Place][]
+}
+export interface WayShown {
+  key: string
+  words: string
+  /** Null when this way never makes a hand that is needed. */
+  batches: number | null
+  spare: number
+  /** Spare ones of the hand, or the build, that is not wanted. */
+  wrongHand: number
+  /** Whether those look the same and are only built the other way. */
+  isWrongBuild: boolean
+  /** Pairs that are sewn and not needed. */
+  halfMade: number
+  seams: number
+  isOuterBias: boolean
+  /** Area cut, in square inches or millimetres. */
+  cloth: number
+  /** Of the cloth, what does not show in the finished units; null where that cannot be told of this unit alone. */
+  beside: number | null
+  pieces: WayPiece[]
+  /** Of the way that is chosen. */
+  stages: StageShown[]
+  note: string
+  bonus: string
+}
+export interface UnitToMake {
+  class: string
+  unit: string
+  name: string
+  finished: [string, string]
+  unfinished: [string, string]
+  need: number
+  mirrored: number
+  method: string
+  batches: number
+  makes: number
+  spare: number
+  look_alike: string[]
+  patches: UnitPicture[]
+  halves: [string, string]
+  /** The unit with the ruler on it; places are shares of the raw size. */
+  ruler: {
+    width: number
+    height: number
+    allowance: number
+    guides: [Place, Place][]
+    tip: Place | null
+    words: string
+    isFlush: boolean
+  }
+  ways: WayShown[]
+  /** Chosen for this unit; null where the house's habit holds. */
+  margin: Margin | null
+  half_made: number
+  build: Build
+  /** Whether the way gives units that look the same and are built as mirror images. */
+  canComeEitherWay: boolean
+  /** Label of the unit it is a part of. */
+  partOf: string | null
+  /** Width to height. */
+  ratio: number
+  isDone: boolean
+  yields: {
+    own: number
+    mirror: number
+    look_alike: number
+  }
+}
+export interface CutShown {
+  name: string
+  letter: string
+  fabric: string
+  shape: string
+  size: string
+  count: number
+  /** Once all are cut further. */
+  pieces: number
+  then: string
+  bias: string
+  for: string[]
+  margin: Margin
+  /** Of the pieces, how many are cut the other way round. */
+  mirrored: number
+  /** How to save work and cloth in cutting them. */
+  how: string
+  /** Of a template, right side up, its grain level. */
+  outline: Place[] | null
+  sides: string[]
+  isDone: boolean
+}
+export interface FabricPacked {
+  fabric: string
+  length: string
+  buy: string
+  isProved: boolean
+  bound: string
+  width: number
+  strips: {
+    height: number
+    text: string
+    pieces: {
+      letter: string
+      width: number
+      height: number
+    }[]
+  }[]
+}
+export interface CuttingChoices {
+  blocks: number
+  preference: string
+  ways: {
+    [k: string]: string
+  }
+  builds: {
+    [k: string]: Build
+  }
+  margins: {
+    [k: string]: Margin
+  }
+  /** By the stack's letter. */
+  stacks: {
+    [k: string]: Margin
+  }
+  /** Over all blocks; sent only to change it. */
+  habit?: 'exact' | 'larger'
+  width: string | null
+  marks: number | null
+}
+export interface CuttingShown {
+  block: BlockTold
+  choices: CuttingChoices
+  /** How units that are sewn from squares are cut in this house. */
+  habit: 'exact' | 'larger'
+  preferences: {
+    preference: string
+    words: string
+  }[]
+  width: string
+  face: FaceShown
+  units: UnitToMake[]
+  cuts: CutShown[]
+  /** Letters of stacks that are easily mixed up. */
+  mixedUp: [string, string][]
+  fabric: FabricPacked[]
+  /** Small half-square triangles from the waste, and the size all of them can be squared up to. */
+  offcuts: {
+    count: number
+    size: string
+    for: string[]
+  } | null
+}
+export interface SizedUnit {
+  class: string
+  name: string
+  count: number
+  unfinished: string
+  pieces: string[]
+}
+export interface LargestShown {
+  finished: [string, string] | null
+  units: SizedUnit[]
+  trim: {
+    fabric: string
+    size: string
+    off: string
+  }[]
+}
+export interface AtSize {
+  finished: [string, string]
+  problem: string
+  isOnRuler: boolean
+  /** Widths near this one that cut well. */
+  nearest: string[]
+  pieces: {
+    letter: string
+    fabric: string
+    count: number
+    shape: string
+    size: string
+    then: string
+    for: string[]
+  }[]
+  units: SizedUnit[]
+}
+export interface PrecutShown {
+  fabric: string
+  needed: number
+  tooLarge: string[]
+}
+export interface JoinsShown {
+  block: BlockTold
+  face: FaceShown
+  takeUp: string
+  isMeasured: boolean
+  /** Largest miss that is left alone, and largest that is eased. */
+  leave: string
+  ease: string
+  squareUp: 'units' | 'none'
+  joins: JoinSheetShown[]
+  raw: {
+    unfinished: [string, string]
+    expected: [string, string]
+  }
+  effect: string
+  /** Tips at the block's outer edge, one allowance inside the raw one. */
+  edgeTips: number
+  /** The least work that lets everything be eased; '' when nothing needs it. */
+  remedy: string
+  tests: {
+    id: number
+    words: string
+    takeUp: string
+    notes: string
+    date: string
+  }[]
+  /** What to change at the machine, right after a seam test. */
+  advice?: string
+  /** The first join of each that are sewn alike, those that want most care first. */
+  care: number[]
+}
+export interface SeamTestGiven {
+  strips: number
+  width: string
+  measured: string
+  notes: string
+}
+export interface SpreadDrawn {
+  joins: {
+    [k: string]: number
+  }
+  block: number
+  error: number
+  runs: number
+  better: {
+    words: string
+    chance: number
+  }[]
+}
+export interface TooManyJoins {
+  /** Set when there are too many joins to draw for. */
+  tooMany: number
+}
+export interface LogbookShown {
+  /** null: of all blocks. */
+  block: {
+    id: number
+    name: string
+  } | null
+  units: 'in' | 'mm'
+  time: {
+    place: string
+    seconds: number
+  }[]
+  seamsSewn: number
+  /** Of one in the middle of all; null before there are enough. */
+  secondsForASeam: number | null
+  made: {
+    name: string
+    count: number
+  }[]
+  causes: {
+    words: string
+    count: number
+  }[]
+  /** The newest first; at in milliseconds. */
+  unpicks: {
+    at: number
+    block: string
+    why: string
+    title: string
+    seams: number
+  }[]
+  sizes: {
+    at: number
+    block: string
+    title: string
+    size: [string, string]
+    meant: [string, string]
+    units: 'in' | 'mm'
+    off: string
+    isLarge: boolean
+  }[]
+  /** The oldest first; from a seam test, or from a part that was measured. */
+  takeUps: {
+    at: number
+    text: string
+    value: number
+    ideal: number | null
+    isTest: boolean
+  }[]
+  lessons: string[]
+}
+export interface SeamsChosen {
+  takeUp?: string
+  squareUp: 'units' | 'none'
+  leave?: string
+  ease?: string
+}
+export interface StylesShown {
+  styles: StyleShown[]
+}
+export interface ChoicesShown {
+  choices: SeamChoices
+}
+export interface OrderChosen {
+  order: Order
+  version: number
+}
+export interface SizesShown {
+  sizes: AtSize[]
+}
+export interface PrecutsShown {
+  fabrics: PrecutShown[]
+}
+export interface PatternChecked {
+  findings: string[]
+  lines: number
+}
+/** The seams are being planned: ask again. */
+export interface StillPlanning {
+  planning: PlanningShown
+}
+/** Why a thing was refused, in words to show; where in a file, if it is about one. */
+export interface Problem {
+  code: string
+  message: string
+  where: string
+}
