@@ -54,7 +54,7 @@ final readonly class WallDocument
      */
     public static function shown(Walls $walls, ShelfBlock $block, Wall $wall, ?Face $face = null): array
     {
-        return self::of($block, $wall, $face ?? Face::of($wall->opened()), $walls->picture($block));
+        return self::of($block, $wall, $face ?? Face::of($wall->open()->asBlock()), $walls->picture($block));
     }
 
     /**
@@ -80,7 +80,7 @@ final readonly class WallDocument
             'history' => History::around($this->block),
             'face' => $this->faceArray(),
             'path' => implode('/', array_map(static fn (array $place): string => implode('.', $place), $this->wall->path)),
-            'firstPatch' => $this->wall->firstPatch(),
+            'firstPatch' => $this->wall->open()->firstPatch(),
             'columns' => $this->lines($open->grid->columns, $open->finishedWidth),
             'rows' => $this->lines($open->grid->rows, $open->finishedHeight),
             'cells' => $this->cells($odd, $counts),
@@ -110,7 +110,7 @@ final readonly class WallDocument
     private function trios(): array
     {
         return array_map(function (Fabric $fabric): array {
-            [, $ground, $second] = $this->wall->threeFabrics($fabric->key);
+            [, $ground, $second] = $this->wall->cloths()->three($fabric->key);
 
             return [$ground->key, $second->key];
         }, $this->face->block->fabrics);

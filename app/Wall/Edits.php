@@ -40,7 +40,7 @@ final class Edits
             'clear' => [$wall->cleared($edit->places()), 'Clear'],
             'label' => [$wall->labelled($edit->places(), $edit->has('label') ? $edit->text('label') : null), 'Label'],
             'carry' => [$wall->carried($edit->places(), $edit->number('down'), $edit->number('right')), 'Move'],
-            'paint' => [$wall->painted($edit->number('patch'), $edit->text('fabric')), 'Paint in '.$wall->fabric($edit->text('fabric'))->name],
+            'paint' => [$wall->painted($edit->number('patch'), $edit->text('fabric')), 'Paint in '.$wall->cloths()->fabric($edit->text('fabric'))->name],
             'corner' => [$wall->withCorner($edit->places(), $edit->choice('corner', Corner::class), $edit->has('size') ? $edit->length('size', $wall->block->unit) : null, $edit->text('fabric')), 'Change a flipped corner'],
             'add-line' => self::addLine($wall, $edit),
             'remove-line' => self::removeLine($wall, $edit),

@@ -44,7 +44,7 @@ final readonly class Walls
     {
         BlockFile::read(BlockFileWriter::write($wall->block));
         $whole = BlockDoor::faced($wall->block);
-        $open = $wall->opened();
+        $open = $wall->open()->asBlock();
 
         return $open === $wall->block ? $whole : Face::of($open);
     }

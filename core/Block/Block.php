@@ -20,4 +20,20 @@ final readonly class Block
         public array $fabrics,
         public Grid $grid,
     ) {}
+
+    /**
+     * The same block with another of these; null leaves it as it is.
+     *
+     * @param non-empty-array<string, Fabric>|null $fabrics by key
+     */
+    public function with(
+        ?string $name = null,
+        ?Length $width = null,
+        ?Length $height = null,
+        ?Length $allowance = null,
+        ?array $fabrics = null,
+        ?Grid $grid = null,
+    ): self {
+        return new self($name ?? $this->name, $this->unit, $width ?? $this->finishedWidth, $height ?? $this->finishedHeight, $allowance ?? $this->seamAllowance, $fabrics ?? $this->fabrics, $grid ?? $this->grid);
+    }
 }

@@ -62,7 +62,7 @@ final readonly class GridEdit
     /** A new column or row before the one with the number; cells that span there grow over it. */
     public function withLine(Axis $axis, int $before, Fraction $width): self
     {
-        $widths = $this->widths($axis);
+        $widths = $axis->widths($this->grid);
         if ($before < 1 || $before > count($widths) + 1) {
             throw LayoutNotPossible::noSuchLine($axis, $before, count($widths));
         }
@@ -82,7 +82,7 @@ final readonly class GridEdit
     /** @throws LayoutNotPossible when it is the last one */
     public function withoutLine(Axis $axis, int $number): self
     {
-        $widths = $this->widths($axis);
+        $widths = $axis->widths($this->grid);
         $this->ensureLine($axis, $number);
         if (count($widths) === 1) {
             throw LayoutNotPossible::lastLine($axis);
@@ -101,21 +101,15 @@ final readonly class GridEdit
     public function withLineOf(Axis $axis, int $number, Fraction $width): self
     {
         $this->ensureLine($axis, $number);
-        $widths = $this->widths($axis);
+        $widths = $axis->widths($this->grid);
         $widths[$number - 1] = $width;
 
         return $this->withWidths($axis, array_values($widths), $this->grid->cells);
     }
 
-    /** @return non-empty-list<Fraction> */
-    public function widths(Axis $axis): array
-    {
-        return $axis === Axis::Columns ? $this->grid->columns : $this->grid->rows;
-    }
-
     private function ensureLine(Axis $axis, int $number): void
     {
-        $count = count($this->widths($axis));
+        $count = count($axis->widths($this->grid));
         if ($number < 1 || $number > $count) {
             throw LayoutNotPossible::noSuchLine($axis, $number, $count);
         }

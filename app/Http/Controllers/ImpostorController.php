@@ -20,7 +20,7 @@ final readonly class ImpostorController
     public function __invoke(Request $request, ShelfBlock $block): JsonResponse
     {
         [$row, $column] = [(int) $request->integer('row'), (int) $request->integer('column')];
-        $sewn = $this->walls->sewn($block, Face::of($this->walls->open($block, Walls::pathOf($request))->opened()));
+        $sewn = $this->walls->sewn($block, Face::of($this->walls->open($block, Walls::pathOf($request))->open()->asBlock()));
         foreach ($sewn === null ? [] : Impostors::allIn($sewn) as $impostors) {
             if ([$impostors->cell->row, $impostors->cell->column] === [$row, $column]) {
                 return new JsonResponse(ImpostorDocument::of($impostors));

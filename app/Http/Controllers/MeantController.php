@@ -26,7 +26,7 @@ final readonly class MeantController
         $places = (new EditFields($request->json()->all()))->places();
         $wall = $this->walls->open($block, Walls::pathOf($request));
         $meant = new MeantSo($block->meant, $wall->path);
-        foreach (Face::of($wall->opened())->whole->parts as $unit) {
+        foreach (Face::of($wall->open()->asBlock())->whole->parts as $unit) {
             if ($unit instanceof PlacedUnit && in_array([$unit->cell->row, $unit->cell->column], $places, true)) {
                 $meant = $meant->with($unit);
             }

@@ -35,7 +35,7 @@ final readonly class SwatchController
     public function store(Request $request, ShelfBlock $block, string $fabric): JsonResponse
     {
         $wall = $this->walls->open($block, Walls::pathOf($request));
-        $now = $wall->fabric($fabric);
+        $now = $wall->cloths()->fabric($fabric);
         $picture = SwatchPicture::from($request->getContent());
         $hash = hash('xxh128', $picture->jpeg);
         $wall = $wall->withFabric(new Fabric($now->key, $now->name, $picture->color, FabricValue::proposedFor($picture->color)));
@@ -53,7 +53,7 @@ final readonly class SwatchController
     public function destroy(Request $request, ShelfBlock $block, string $fabric): JsonResponse
     {
         $wall = $this->walls->open($block, Walls::pathOf($request));
-        $wall->fabric($fabric);
+        $wall->cloths()->fabric($fabric);
         History::record($block, SeenVersion::of($request), 'Take the picture away', ['swatches' => array_diff_key($block->swatches, [$fabric => true])]);
 
         return new JsonResponse(WallDocument::shown($this->walls, $block, $wall));

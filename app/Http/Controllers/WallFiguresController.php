@@ -27,7 +27,7 @@ final readonly class WallFiguresController
     public function __invoke(Request $request, ShelfBlock $block): JsonResponse
     {
         $wall = $this->walls->open($block, Walls::pathOf($request));
-        $opened = $wall->opened() === $wall->block ? null : $this->walls->sewn($block, Face::of($wall->opened()));
+        $opened = $wall->open()->asBlock() === $wall->block ? null : $this->walls->sewn($block, Face::of($wall->open()->asBlock()));
         $working = $this->workings->of($block);
         $construction = $working->construction();
 

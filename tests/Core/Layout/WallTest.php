@@ -120,7 +120,7 @@ final class WallTest extends TestCase
     {
         $outer = self::wall('pA pA', 'pA pA')->placed('grid', [[1, 2]], false, 'B');
         $inner = Wall::of($outer->block, [[1, 2]]);
-        self::assertSame([2.0, 2.0, 1], [$inner->opened()->finishedWidth->inches->toFloat(), $inner->opened()->finishedHeight->inches->toFloat(), $inner->firstPatch()]);
+        self::assertSame([2.0, 2.0, 1], [$inner->open()->asBlock()->finishedWidth->inches->toFloat(), $inner->open()->asBlock()->finishedHeight->inches->toFloat(), $inner->open()->firstPatch()]);
 
         $changed = $inner->placed('half-square-triangle', [[2, 2]], false, 'C')->withLine(Axis::Columns, 1);
         self::assertSame(['4', '4'], self::finished($changed));
