@@ -22,7 +22,7 @@ final class PilesDocument
      */
     public static function of(ShelfBlock $block, WorkingOut $working, array $splits): array
     {
-        $now = $working->planWithoutLocks();
+        $now = $working->plans()->withoutLocks();
 
         return [
             'gains' => self::gains($block, $now, $splits),

@@ -67,20 +67,20 @@ final class PressDocument
         $facts = $working->facts();
         $progress = $facts->progress();
         $head = $working->planHead();
-        $best = $working->headWithoutLocks();
+        $best = $working->plans()->headWithoutLocks();
         $locks = $facts->locks();
-        $search = $working->search();
+        $search = $working->plans()->search();
 
         return [
             'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
             'plan' => $head->content,
             'withoutLocks' => $best->figures,
             'proved' => $head->proved,
-            'says' => $working->standing(),
+            'says' => $working->plans()->standing(),
             'planning' => $search === null ? null : ['key' => $search, ...$planning->state($search)],
             'locks' => count($locks),
             'locksAsleep' => $facts->locksAsleep(),
-            'locked' => $locks === [] ? [] : array_values(array_filter(array_keys($head->pressing->directions), $working->locks()->hold(...))),
+            'locked' => $locks === [] ? [] : array_values(array_filter(array_keys($head->pressing->directions), $working->plans()->locks()->hold(...))),
             'pressed' => array_keys($progress->pressed),
             'rest' => $block->rest->value,
             'stepsDone' => $progress->sewn === [] ? 0 : self::stepsDone($working->planSteps(), $progress),

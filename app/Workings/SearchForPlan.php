@@ -32,7 +32,7 @@ final class SearchForPlan implements ShouldQueue
             return;
         }
         $block = (new ShelfBlock())->setRawAttributes($asked[0]);
-        $planning->searchLong($this->key, $asked[1], static fn () => $workings->asAsked($block)->planner());
+        $planning->searchLong($this->key, $asked[1], static fn () => $workings->asAsked($block)->plans()->planner());
         $parts->forgetAtHand();
         gc_collect_cycles();
     }

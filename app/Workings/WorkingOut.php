@@ -15,9 +15,7 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Guide\PlanSteps;
-use KeenSeam\Core\Guide\Standing;
 use KeenSeam\Core\Guide\Step;
-use KeenSeam\Core\Guide\WorkProgress;
 use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\ChosenBuilds;
@@ -25,13 +23,8 @@ use KeenSeam\Core\Making\CutNotPossible;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\Margin;
-use KeenSeam\Core\Pressing\Lock;
-use KeenSeam\Core\Pressing\Locks;
 use KeenSeam\Core\Pressing\PressingPlan;
-use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
-use KeenSeam\Core\Pressing\PressStyle;
-use KeenSeam\Core\Pressing\RestOfSeams;
 
 /**
  * Everything that is worked out of one block as it stands: its face, how it is sewn, pressed and cut, the steps, the
@@ -52,8 +45,7 @@ final class WorkingOut
     /** @var array<string, Block> by file */
     private array $designs = [];
 
-    /** @var array<string, PressingPlanner> by what is pressed */
-    private array $planners = [];
+    private ?Plans $plans = null;
 
     public function __construct(
         private readonly ShelfBlock $block,
@@ -142,99 +134,6 @@ final class WorkingOut
         );
     }
 
-    /** How the quilter wants it pressed, her locks left out. */
-    public function question(): PressQuestion
-    {
-        return new PressQuestion($this->block->style, twoPiles: $this->facts()->twoPiles(), equalParts: $this->block->equal_parts);
-    }
-
-    public function locks(): Locks
-    {
-        return new Locks($this->construction(), $this->facts()->locks());
-    }
-
-    /**
-     * The plan as the quilter has it: with her locks, and where something is pressed otherwise already, with all that is
-     * not pressed yet planned anew round it.
-     */
-    public function plan(): PressingPlan
-    {
-        $head = $this->planHead();
-        // One that is bettered meanwhile is still the one that the head tells of.
-        $kept = $head->proved ? null : $this->parts->recall('plan-of-'.$head->content);
-
-        return $kept instanceof KeptPlan ? $kept->on($this->construction()) : $this->planned($this->facts()->locks(), $this->facts()->progress());
-    }
-
-    public function planHead(): PlanHead
-    {
-        [$locks, $progress] = [$this->facts()->locks(), $this->facts()->progress()];
-        $head = $this->headAsLocked($locks);
-        if ($progress->agreesWith($head->pressing)) {
-            return $head;
-        }
-
-        return $this->headOf($this->questionRound($locks, $progress));
-    }
-
-    /** The search her plan comes from, while it may still be bettered. */
-    public function search(): ?string
-    {
-        [$locks, $progress] = [$this->facts()->locks(), $this->facts()->progress()];
-        $question = $this->question()->withLocks($locks);
-        if (! $progress->agreesWith($this->headAsLocked($locks)->pressing)) {
-            $question = $this->questionRound($locks, $progress);
-        } elseif ($locks !== [] && $this->block->rest !== RestOfSeams::Follows) {
-            $question = $question->withoutLocks();
-        }
-
-        return $this->headOf($question)->proved ? null : $this->planKey($question, []);
-    }
-
-    /** What it would be without her locks. */
-    public function planWithoutLocks(): PressingPlan
-    {
-        return $this->best($this->question());
-    }
-
-    public function headWithoutLocks(): PlanHead
-    {
-        return $this->headOf($this->question());
-    }
-
-    /** With other locks than her own. */
-    public function planWithLocks(Locks $locks): PressingPlan
-    {
-        return $this->planned($locks->all, $this->facts()->progress());
-    }
-
-    /** What a school of pressing makes of the block, without locks. */
-    public function headOfStyle(PressStyle $style): PlanHead
-    {
-        return $this->headOf(new PressQuestion($style));
-    }
-
-    /**
-     * The plan in each other order that is possible, by what the order is called.
-     *
-     * @return array<string, PressingPlan>
-     */
-    public function inOtherOrders(): array
-    {
-        $plans = [];
-        foreach (Order::cases() as $order) {
-            try {
-                if ($order !== $this->block->order) {
-                    $plans[$order->words()] = $this->with((clone $this->block)->fill(['order' => $order]))->best(new PressQuestion($this->block->style));
-                }
-            } catch (KeenSeamProblem) {
-                continue; // the block has no such order
-            }
-        }
-
-        return $plans;
-    }
-
     /**
      * What is saved with a new file for the block. What was said and done of its seams stays with their places; the count of
      * steps that the shelf tells holds only while it is sewn alike.
@@ -257,20 +156,20 @@ final class WorkingOut
         return $isAlike ? $changes : $changes + ['steps_done' => []];
     }
 
-    /** What is proved of her plan, and what her locks cost, in words. */
-    public function standing(): string
+    public function plans(): Plans
     {
-        return $this->parts->part(KeptParts::key('standing', [$this->planHead()->content, $this->headWithoutLocks()->content]), fn (): string => Standing::words($this->plan(), $this->planWithoutLocks(), $this->block->style));
+        return $this->plans ??= new Plans($this, $this->block, $this->parts, $this->planning);
     }
 
-    /** The best plan for a question of one's own. */
-    public function best(PressQuestion $question): PressingPlan
+    /** The plan as the quilter has it. */
+    public function plan(): PressingPlan
     {
-        $key = $this->planKey($question, []);
-        $known = $this->parts->recall($key);
-        $known = $known instanceof KeptPlan ? $known->on($this->construction()) : null;
+        return $this->plans()->mine();
+    }
 
-        return $known?->proved === true ? $known : $this->planning->plan($key, $known, $this->block, $question, $this->construction(), $this->planner(...));
+    public function planHead(): PlanHead
+    {
+        return $this->plans()->head();
     }
 
     /** The plan's steps, without cutting and making.
@@ -306,13 +205,6 @@ final class WorkingOut
     public function sheet(string $name, array $sources, \Closure $work, ?Sheet $heavy = null): string
     {
         return $this->heavy($heavy, KeptParts::key($name, [$this->planHead()->content, ...$sources]), static fn (): string => SheetText::of($work()));
-    }
-
-    public function planner(): PressingPlanner
-    {
-        $key = KeptParts::key('construction', $this->sewnSources());
-
-        return $this->planners[$key] ??= new PressingPlanner($this->construction(), $this->parts->memory($key));
     }
 
     /** What was found about the block's file before, by name.
@@ -363,93 +255,6 @@ final class WorkingOut
         return $kept ?? $this->parts->keep($key, $work());
     }
 
-    /** @param list<Lock> $locks */
-    private function planned(array $locks, WorkProgress $progress): PressingPlan
-    {
-        $head = $this->headAsLocked($locks);
-
-        return $progress->agreesWith($head->pressing) ? $this->asLocked($locks) : $this->best($this->questionRound($locks, $progress));
-    }
-
-    /** @param list<Lock> $locks */
-    private function headAsLocked(array $locks): PlanHead
-    {
-        $question = $this->question()->withLocks($locks);
-        if ($locks === [] || $this->block->rest === RestOfSeams::Follows) {
-            return $this->headOf($question);
-        }
-
-        return $this->head($this->flippedKey($question, $this->headOf($question->withoutLocks())), fn (): PressingPlan => $this->asLocked($locks));
-    }
-
-    /** Of a plan that is bettered there is another head each time. */
-    private function headOf(PressQuestion $question): PlanHead
-    {
-        $key = $this->planKey($question, []);
-        $head = $this->parts->recall('head-'.$key);
-        // What is drawn of a very large one stays until the search is at its end.
-        $stays = $head instanceof PlanHead && count($head->pressing->directions) > self::LARGE && $this->planning->isOn($key);
-        if ($head instanceof PlanHead && ($head->proved || $stays || ($head->found === $this->planning->found($key) && ! $this->planning->searchesHere($key)))) {
-            if (! $head->proved) {
-                $this->planning->better($key, $this->block, $question);
-            }
-
-            return $head;
-        }
-
-        return $this->parts->keep('head-'.$key, $this->headMade($key, $this->best($question), $this->planning->found($key)));
-    }
-
-    /** @param list<Lock> $locks */
-    private function asLocked(array $locks): PressingPlan
-    {
-        $question = $this->question()->withLocks($locks);
-        if ($locks === [] || $this->block->rest === RestOfSeams::Follows) {
-            return $this->best($question);
-        }
-        // Laid over the plan that is known without them, whether that is the best there can be or not yet.
-        $best = $this->best($question->withoutLocks());
-
-        return $this->parts->part($this->flippedKey($question, $best), fn (): KeptPlan => KeptPlan::of($this->planner()->bestThenFlipped($question)))->on($this->construction());
-    }
-
-    /** @param list<Lock> $locks */
-    private function questionRound(array $locks, WorkProgress $progress): PressQuestion
-    {
-        $key = KeptParts::key('round', [...$this->sewnSources(), $this->question()->withLocks($locks)->name(), $progress->pressed, $progress->elsewhere]);
-
-        return $this->parts->part($key, function () use ($locks, $progress): PressQuestion {
-            $all = new Locks($this->construction(), $locks);
-            foreach ($progress->facts($this->construction(), $this->question()->twoPiles) as $fact) {
-                // Her own locks are above it: she may press a seam again.
-                $all = $all->hold($fact->join) ? $all : $all->with($fact);
-            }
-
-            return $this->question()->withLocks($all->all);
-        });
-    }
-
-    /** @param \Closure(): PressingPlan $plan */
-    private function head(string $key, \Closure $plan): PlanHead
-    {
-        return $this->parts->part('head-'.$key, fn (): PlanHead => $this->headMade($key, $plan(), 0));
-    }
-
-    private function headMade(string $key, PressingPlan $plan, int $found): PlanHead
-    {
-        $content = hash('xxh128', $key.serialize([$plan->pressing, $plan->proved, $plan->bound]));
-        if (! $plan->proved) {
-            $this->parts->keep('plan-of-'.$content, KeptPlan::of($plan));
-        }
-
-        return new PlanHead($content, $plan->pressing, Figures::of($plan), $plan->proved, $found);
-    }
-
-    private function flippedKey(PressQuestion $question, PressingPlan|PlanHead $best): string
-    {
-        return $this->planKey($question, [$best->pressing]);
-    }
-
     /** @return non-empty-list<Step> */
     private function steps(): array
     {
@@ -476,12 +281,6 @@ final class WorkingOut
         return Construction::of(Face::of($this->reader->readAgain($file)), $this->block->order);
     }
 
-    /** @param list<mixed> $more */
-    private function planKey(PressQuestion $question, array $more): string
-    {
-        return KeptParts::key('plan', [...$this->sewnSources(), $question->name(), ...array_filter($more, static fn (mixed $one): bool => $one !== null && $one !== [])]);
-    }
-
     /** @return \Closure(): bool that ways are compared no longer */
     private static function untilEnd(): \Closure
     {
@@ -496,8 +295,8 @@ final class WorkingOut
         return [$this->block->document, $this->block->order];
     }
 
-    /** @return list<mixed> */
-    private function sewnSources(): array
+    /** @return list<mixed> what depends on how it is sewn depends on these */
+    public function sewnSources(): array
     {
         $choices = $this->choices();
 

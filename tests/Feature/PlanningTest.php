@@ -79,12 +79,12 @@ final class PlanningTest extends TestCase
     {
         $working = app(Workings::class)->of(ShelfBlock::query()->findOrFail($this->hard(9)));
         $question = new PressQuestion(PressStyle::Nest);
-        $hurried = $working->planner()->best($question, static fn (): bool => true);
+        $hurried = $working->plans()->planner()->best($question, static fn (): bool => true);
         self::assertFalse($hurried->proved);
-        $later = app(Workings::class)->of(ShelfBlock::query()->findOrFail(4))->planner()->best($question);
+        $later = app(Workings::class)->of(ShelfBlock::query()->findOrFail(4))->plans()->planner()->best($question);
         self::assertTrue($later->proved);
         self::assertLessThanOrEqual(0, $later->cost->compareTo($hurried->cost, PressStyle::Nest));
-        $kept = app(Workings::class)->of(ShelfBlock::query()->findOrFail(4))->planner()->best($question, static fn (): bool => true);
+        $kept = app(Workings::class)->of(ShelfBlock::query()->findOrFail(4))->plans()->planner()->best($question, static fn (): bool => true);
         self::assertTrue($kept->proved, 'what is proved stays, however short the time');
     }
 
@@ -92,8 +92,8 @@ final class PlanningTest extends TestCase
     {
         $working = app(Workings::class)->of(ShelfBlock::query()->findOrFail($this->hard(20)));
         $question = new PressQuestion(PressStyle::Nest);
-        $hurried = $working->planner()->best($question, static fn (): bool => true);
-        $again = app(Workings::class)->of(ShelfBlock::query()->findOrFail(4))->planner();
+        $hurried = $working->plans()->planner()->best($question, static fn (): bool => true);
+        $again = app(Workings::class)->of(ShelfBlock::query()->findOrFail(4))->plans()->planner();
         $lock = new Lock(0, $hurried->pressing->directions[0][0]);
         $laid = $again->bestThenFlipped($question->withLocks([$lock]), static fn () => self::fail('Nobody is to search.'));
         self::assertEquals($hurried->pressing, $laid->pressing);

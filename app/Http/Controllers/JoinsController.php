@@ -138,7 +138,7 @@ final readonly class JoinsController
         if ($seams !== null) {
             $better[] = ['words' => sprintf('Press %s open', lcfirst($seams->title)), 'chance' => Spread::of($sensitivity, $scatter, $tolerance, $seams->pressedToo)->block];
         }
-        foreach ($working->inOtherOrders() as $words => $other) {
+        foreach ($working->plans()->inOtherOrders() as $words => $other) {
             $better[] = ['words' => 'Sew it '.lcfirst($words), 'chance' => Spread::of(Sensitivity::of($other, $block->square_up), $scatter, $tolerance)->block];
         }
         usort($better, static fn (array $a, array $b): int => $b['chance'] <=> $a['chance']);

@@ -47,7 +47,7 @@ final readonly class LockController
     public function destroyAsleep(Request $request, ShelfBlock $block): JsonResponse
     {
         return $this->answers->after($request, $block, static function (WorkingOut $working) use ($block): void {
-            $block->locks = $working->facts()->withLocks($working->locks()->all, false);
+            $block->locks = $working->facts()->withLocks($working->plans()->locks()->all, false);
         });
     }
 
@@ -59,7 +59,7 @@ final readonly class LockController
     private function saved(Request $request, ShelfBlock $block, \Closure $change): JsonResponse
     {
         return $this->answers->after($request, $block, static function (WorkingOut $working) use ($block, $change): void {
-            $block->locks = $working->facts()->withLocks($change($working->locks())->all);
+            $block->locks = $working->facts()->withLocks($change($working->plans()->locks())->all);
         });
     }
 }

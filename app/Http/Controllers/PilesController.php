@@ -30,12 +30,12 @@ final readonly class PilesController
     public function index(ShelfBlock $block): JsonResponse
     {
         $working = $this->workings->of($block);
-        $question = $working->question();
+        $question = $working->plans()->question();
         $splits = [];
         foreach ($working->construction()->classes as $class) {
             $count = count($class->members);
             if ($count > 1 && $count <= self::MOST_TO_SPLIT && ! in_array($class->index, $question->twoPiles, true)) {
-                $splits[$class->index] = $working->best($question->withTwoPiles($class->index));
+                $splits[$class->index] = $working->plans()->best($question->withTwoPiles($class->index));
             }
         }
 

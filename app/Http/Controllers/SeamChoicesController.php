@@ -35,7 +35,7 @@ final readonly class SeamChoicesController
         $now = $working->plan();
         $choices = [];
         foreach (PressDirection::cases() as $direction) {
-            $plan = $working->planWithLocks($working->locks()->with(new Lock($join, $direction)));
+            $plan = $working->plans()->withLocks($working->plans()->locks()->with(new Lock($join, $direction)));
             $choices[$direction->value] = ['figures' => Figures::of($plan), 'words' => Comparison::words($now, $plan)];
         }
 

@@ -27,7 +27,7 @@ final readonly class StyleController
         $working = $this->workings->of($block);
         $figures = [];
         foreach (PressStyle::cases() as $style) {
-            $head = $working->headOfStyle($style);
+            $head = $working->plans()->headOfStyle($style);
             $figures[] = ['style' => $style->value, 'figures' => $head->figures, 'proved' => $head->proved];
         }
 

@@ -1,0 +1,247 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workings;
+
+use App\Models\ShelfBlock;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Guide\Standing;
+use KeenSeam\Core\Guide\WorkProgress;
+use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\Locks;
+use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\RestOfSeams;
+
+/**
+ * The plans of one block: the quilter's own, that without her locks, and those of other questions. A plan that is known
+ * is not searched for again unless it may still be bettered; of each there is a small head that is read in its place.
+ */
+final class Plans
+{
+    /** Seams of a block whose unproved plans stay drawn until their search is at its end. */
+    private const LARGE = 3000;
+
+    /** @var array<string, PressingPlanner> by what is pressed */
+    private array $planners = [];
+
+    public function __construct(
+        private readonly WorkingOut $working,
+        private readonly ShelfBlock $block,
+        private readonly KeptParts $parts,
+        private readonly Planning $planning,
+    ) {}
+
+    /** How the quilter wants it pressed, her locks left out. */
+    public function question(): PressQuestion
+    {
+        return new PressQuestion($this->block->style, twoPiles: $this->working->facts()->twoPiles(), equalParts: $this->block->equal_parts);
+    }
+
+    public function locks(): Locks
+    {
+        return new Locks($this->working->construction(), $this->working->facts()->locks());
+    }
+
+    /**
+     * The plan as the quilter has it: with her locks, and where something is pressed otherwise already, with all that is
+     * not pressed yet planned anew round it.
+     */
+    public function mine(): PressingPlan
+    {
+        $head = $this->head();
+        // One that is bettered meanwhile is still the one that the head tells of.
+        $kept = $head->proved ? null : $this->parts->recall('plan-of-'.$head->content);
+
+        return $kept instanceof KeptPlan ? $kept->on($this->working->construction()) : $this->planned($this->working->facts()->locks(), $this->working->facts()->progress());
+    }
+
+    public function head(): PlanHead
+    {
+        [$locks, $progress] = [$this->working->facts()->locks(), $this->working->facts()->progress()];
+        $head = $this->headAsLocked($locks);
+        if ($progress->agreesWith($head->pressing)) {
+            return $head;
+        }
+
+        return $this->headOf($this->questionRound($locks, $progress));
+    }
+
+    /** The search her plan comes from, while it may still be bettered. */
+    public function search(): ?string
+    {
+        [$locks, $progress] = [$this->working->facts()->locks(), $this->working->facts()->progress()];
+        $question = $this->question()->withLocks($locks);
+        if (! $progress->agreesWith($this->headAsLocked($locks)->pressing)) {
+            $question = $this->questionRound($locks, $progress);
+        } elseif ($locks !== [] && $this->block->rest !== RestOfSeams::Follows) {
+            $question = $question->withoutLocks();
+        }
+
+        return $this->headOf($question)->proved ? null : $this->keyOf($question, []);
+    }
+
+    /** What it would be without her locks. */
+    public function withoutLocks(): PressingPlan
+    {
+        return $this->best($this->question());
+    }
+
+    public function headWithoutLocks(): PlanHead
+    {
+        return $this->headOf($this->question());
+    }
+
+    /** With other locks than her own. */
+    public function withLocks(Locks $locks): PressingPlan
+    {
+        return $this->planned($locks->all, $this->working->facts()->progress());
+    }
+
+    /** What a school of pressing makes of the block, without locks. */
+    public function headOfStyle(PressStyle $style): PlanHead
+    {
+        return $this->headOf(new PressQuestion($style));
+    }
+
+    /**
+     * The plan in each other order that is possible, by what the order is called.
+     *
+     * @return array<string, PressingPlan>
+     */
+    public function inOtherOrders(): array
+    {
+        $plans = [];
+        foreach (Order::cases() as $order) {
+            try {
+                if ($order !== $this->block->order) {
+                    $plans[$order->words()] = $this->working->with((clone $this->block)->fill(['order' => $order]))->plans()->best(new PressQuestion($this->block->style));
+                }
+            } catch (KeenSeamProblem) {
+                continue; // the block has no such order
+            }
+        }
+
+        return $plans;
+    }
+
+    /** What is proved of her plan, and what her locks cost, in words. */
+    public function standing(): string
+    {
+        return $this->parts->part(KeptParts::key('standing', [$this->head()->content, $this->headWithoutLocks()->content]), fn (): string => Standing::words($this->mine(), $this->withoutLocks(), $this->block->style));
+    }
+
+    /** The best plan for a question of one's own. */
+    public function best(PressQuestion $question): PressingPlan
+    {
+        $key = $this->keyOf($question, []);
+        $known = $this->parts->recall($key);
+        $known = $known instanceof KeptPlan ? $known->on($this->working->construction()) : null;
+
+        return $known?->proved === true ? $known : $this->planning->plan($key, $known, $this->block, $question, $this->working->construction(), $this->planner(...));
+    }
+
+    public function planner(): PressingPlanner
+    {
+        $key = KeptParts::key('construction', $this->working->sewnSources());
+
+        return $this->planners[$key] ??= new PressingPlanner($this->working->construction(), $this->parts->memory($key));
+    }
+
+    /** @param list<Lock> $locks */
+    private function planned(array $locks, WorkProgress $progress): PressingPlan
+    {
+        $head = $this->headAsLocked($locks);
+
+        return $progress->agreesWith($head->pressing) ? $this->asLocked($locks) : $this->best($this->questionRound($locks, $progress));
+    }
+
+    /** @param list<Lock> $locks */
+    private function headAsLocked(array $locks): PlanHead
+    {
+        $question = $this->question()->withLocks($locks);
+        if ($locks === [] || $this->block->rest === RestOfSeams::Follows) {
+            return $this->headOf($question);
+        }
+
+        return $this->headAt($this->flippedKey($question, $this->headOf($question->withoutLocks())), fn (): PressingPlan => $this->asLocked($locks));
+    }
+
+    /** Of a plan that is bettered there is another head each time. */
+    private function headOf(PressQuestion $question): PlanHead
+    {
+        $key = $this->keyOf($question, []);
+        $head = $this->parts->recall('head-'.$key);
+        // What is drawn of a very large one stays until the search is at its end.
+        $stays = $head instanceof PlanHead && count($head->pressing->directions) > self::LARGE && $this->planning->isOn($key);
+        if ($head instanceof PlanHead && ($head->proved || $stays || ($head->found === $this->planning->found($key) && ! $this->planning->searchesHere($key)))) {
+            if (! $head->proved) {
+                $this->planning->better($key, $this->block, $question);
+            }
+
+            return $head;
+        }
+
+        return $this->parts->keep('head-'.$key, $this->headMade($key, $this->best($question), $this->planning->found($key)));
+    }
+
+    /** @param list<Lock> $locks */
+    private function asLocked(array $locks): PressingPlan
+    {
+        $question = $this->question()->withLocks($locks);
+        if ($locks === [] || $this->block->rest === RestOfSeams::Follows) {
+            return $this->best($question);
+        }
+        // Laid over the plan that is known without them, whether that is the best there can be or not yet.
+        $best = $this->best($question->withoutLocks());
+
+        return $this->parts->part($this->flippedKey($question, $best), fn (): KeptPlan => KeptPlan::of($this->planner()->bestThenFlipped($question)))->on($this->working->construction());
+    }
+
+    /** @param list<Lock> $locks */
+    private function questionRound(array $locks, WorkProgress $progress): PressQuestion
+    {
+        $key = KeptParts::key('round', [...$this->working->sewnSources(), $this->question()->withLocks($locks)->name(), $progress->pressed, $progress->elsewhere]);
+
+        return $this->parts->part($key, function () use ($locks, $progress): PressQuestion {
+            $all = new Locks($this->working->construction(), $locks);
+            foreach ($progress->facts($this->working->construction(), $this->question()->twoPiles) as $fact) {
+                // Her own locks are above it: she may press a seam again.
+                $all = $all->hold($fact->join) ? $all : $all->with($fact);
+            }
+
+            return $this->question()->withLocks($all->all);
+        });
+    }
+
+    /** @param \Closure(): PressingPlan $plan */
+    private function headAt(string $key, \Closure $plan): PlanHead
+    {
+        return $this->parts->part('head-'.$key, fn (): PlanHead => $this->headMade($key, $plan(), 0));
+    }
+
+    private function headMade(string $key, PressingPlan $plan, int $found): PlanHead
+    {
+        $content = hash('xxh128', $key.serialize([$plan->pressing, $plan->proved, $plan->bound]));
+        if (! $plan->proved) {
+            $this->parts->keep('plan-of-'.$content, KeptPlan::of($plan));
+        }
+
+        return new PlanHead($content, $plan->pressing, Figures::of($plan), $plan->proved, $found);
+    }
+
+    private function flippedKey(PressQuestion $question, PressingPlan|PlanHead $best): string
+    {
+        return $this->keyOf($question, [$best->pressing]);
+    }
+
+    /** @param list<mixed> $more */
+    private function keyOf(PressQuestion $question, array $more): string
+    {
+        return KeptParts::key('plan', [...$this->working->sewnSources(), $question->name(), ...array_filter($more, static fn (mixed $one): bool => $one !== null && $one !== [])]);
+    }
+}
