@@ -23,14 +23,7 @@ final class CoverSearch
     /** Random starts of the search for a good plan before the tree is searched. */
     private const STARTS = 40;
 
-    /** @var list<int> */
-    private array $cover = [];
-
-    /** @var list<int> */
-    private array $others = [];
-
-    /** @var array<int, list<array{int, list<list<int>>, list<list<int>>, list<int>}>> see compile() */
-    private array $updates = [];
+    private CoverTables $tables;
 
     /** @var array{list<int>, int, int} */
     private array $best;
@@ -47,6 +40,7 @@ final class CoverSearch
     private function __construct(
         private readonly array $domains,
         private readonly array $factors,
+        private readonly Cover $cover,
         private readonly \Closure $timeIsUp,
     ) {}
 
@@ -62,11 +56,11 @@ final class CoverSearch
      */
     public static function best(array $domains, array $factors, \Closure $timeIsUp, int $largestCover, ?array $toBeat = null): ?Optimum
     {
-        $search = new self($domains, $factors, $timeIsUp);
-        $search->findCover();
-        if (count($search->cover) > $largestCover) {
+        $cover = Cover::of($domains, $factors);
+        if (count($cover->variables) > $largestCover) {
             return null;
         }
+        $search = new self($domains, $factors, $cover, $timeIsUp);
         $search->best = $search->goodStart();
         if ($toBeat !== null && [$search->best[1], $search->best[2]] >= $toBeat) {
             $search->best = [[], ...$toBeat];
@@ -76,34 +70,6 @@ final class CoverSearch
         return $search->isStopped
             ? new Optimum($search->best[0], $boundHigh, $boundLow, false)
             : new Optimum($search->best[0], $search->best[1], $search->best[2], true);
-    }
-
-    /** Takes the variable with most neighbours into the cover until no two others are neighbours. */
-    private function findCover(): void
-    {
-        $neighbours = array_fill(0, count($this->domains), []);
-        foreach ($this->factors as $factor) {
-            foreach ($factor->scope as $a) {
-                foreach ($factor->scope as $b) {
-                    if ($a !== $b) {
-                        $neighbours[$a][$b] = true;
-                    }
-                }
-            }
-        }
-        while (true) {
-            $degrees = array_map(count(...), $neighbours);
-            $most = array_keys($degrees, max([0, ...$degrees]), true)[0] ?? null;
-            if ($most === null || $degrees[$most] === 0) {
-                break;
-            }
-            $this->cover[] = $most;
-            foreach (array_keys($neighbours[$most]) as $neighbour) {
-                unset($neighbours[$neighbour][$most]);
-            }
-            $neighbours[$most] = [];
-        }
-        $this->others = array_values(array_diff(array_keys($this->domains), $this->cover));
     }
 
     /**
@@ -140,108 +106,11 @@ final class CoverSearch
     /** @return array{int, int} the bound at the root */
     private function searchTree(): array
     {
-        $places = array_flip($this->others);
-        $sums = [];
-        foreach ($this->others as $place => $other) {
-            $sums[$place] = [array_fill(0, $this->domains[$other], 0), array_fill(0, $this->domains[$other], 0)];
-        }
-        $base = [0, 0];
-        foreach ($this->factors as $factor) {
-            $this->compile($factor, $places, $sums, $base);
-        }
-        $bound = $this->bound($sums, $base);
-        $this->branch(0, [], $sums, $base);
+        $this->tables = new CoverTables($this->cover, $this->domains, $this->factors);
+        $bound = $this->bound($this->tables->sums, $this->tables->base);
+        $this->branch(0, [], $this->tables->sums, $this->tables->base);
 
         return $bound;
-    }
-
-    /**
-     * Prepares a factor: for every number of decided cover variables of its scope, the least weights over the undecided.
-     *
-     * @param array<int, int>                                     $places of the variables outside the cover
-     * @param array<int, array{array<int, int>, array<int, int>}> $sums
-     * @param array{int, int}                                     $base
-     */
-    private function compile(Factor $factor, array $places, array &$sums, array &$base): void
-    {
-        $depths = array_flip($this->cover);
-        $inside = array_values(array_filter($factor->scope, static fn (int $variable): bool => isset($depths[$variable])));
-        usort($inside, static fn (int $a, int $b): int => $depths[$a] <=> $depths[$b]);
-        $outside = array_values(array_diff($factor->scope, $inside));
-        $other = $outside[0] ?? null;
-        $size = $other === null ? 1 : $this->domains[$other];
-        // Tables by number of decided variables, from all of them down to none.
-        $tables = [count($inside) => $this->ordered($factor, $inside, $other)];
-        for ($decided = count($inside) - 1; $decided >= 0; --$decided) {
-            $tables[$decided] = $this->minimised($tables[$decided + 1], $this->domains[$inside[$decided]], $size);
-        }
-        $place = $other === null ? -1 : $places[$other];
-        for ($value = 0; $value < $size; ++$value) {
-            if ($place < 0) {
-                $base = [$base[0] + $tables[0][0][$value], $base[1] + $tables[0][1][$value]];
-            } else {
-                [$highs, $lows] = $sums[$place];
-                $highs[$value] += $tables[0][0][$value];
-                $lows[$value] += $tables[0][1][$value];
-                $sums[$place] = [$highs, $lows];
-            }
-        }
-        foreach ($inside as $i => $variable) {
-            $this->updates[$depths[$variable]][] = [
-                $place,
-                [$tables[$i][0], $tables[$i + 1][0]],
-                [$tables[$i][1], $tables[$i + 1][1]],
-                array_map(static fn (int $decided): int => $depths[$decided], array_slice($inside, 0, $i)),
-            ];
-        }
-    }
-
-    /**
-     * @param list<int> $inside
-     *
-     * @return array{list<int>, list<int>} the factor's weights, cover variables first, the other variable counting fastest
-     */
-    private function ordered(Factor $factor, array $inside, ?int $other): array
-    {
-        $scope = $other === null ? $inside : [...$inside, $other];
-        $highs = $lows = [];
-        for ($entry = 0, $count = count($factor->high); $entry < $count; ++$entry) {
-            $values = [];
-            $rest = $entry;
-            foreach (array_reverse($scope) as $variable) {
-                $values[$variable] = $rest % $this->domains[$variable];
-                $rest = intdiv($rest, $this->domains[$variable]);
-            }
-            $index = $factor->index($values, $this->domains);
-            $highs[] = $factor->high[$index];
-            $lows[] = $factor->low[$index];
-        }
-
-        return [$highs, $lows];
-    }
-
-    /**
-     * @param array{list<int>, list<int>} $table
-     *
-     * @return array{list<int>, list<int>} the last cover variable minimised out
-     */
-    private function minimised(array $table, int $domain, int $size): array
-    {
-        $highs = $lows = [];
-        $groups = intdiv(count($table[0]), $domain * $size);
-        for ($group = 0; $group < $groups; ++$group) {
-            for ($value = 0; $value < $size; ++$value) {
-                $best = [PHP_INT_MAX, PHP_INT_MAX];
-                for ($choice = 0; $choice < $domain; ++$choice) {
-                    $at = ($group * $domain + $choice) * $size + $value;
-                    $best = min($best, [$table[0][$at], $table[1][$at]]);
-                }
-                $highs[] = $best[0];
-                $lows[] = $best[1];
-            }
-        }
-
-        return [$highs, $lows];
     }
 
     /**
@@ -256,24 +125,24 @@ final class CoverSearch
 
             return;
         }
-        if ($depth === count($this->cover)) {
+        if ($depth === count($this->cover->variables)) {
             $this->takeLeaf($decided, $sums, $base);
 
             return;
         }
         $children = [];
-        for ($value = 0; $value < $this->domains[$this->cover[$depth]]; ++$value) {
+        for ($value = 0; $value < $this->domains[$this->cover->variables[$depth]]; ++$value) {
             $childSums = $sums;
             $childBase = $base;
             $childDecided = [...$decided, $value];
-            foreach ($this->updates[$depth] ?? [] as [$place, $high, $low, $before]) {
+            foreach ($this->tables->updates[$depth] ?? [] as [$place, $high, $low, $before]) {
                 $index = 0;
                 foreach ($before as $earlier) {
-                    $index = $index * $this->domains[$this->cover[$earlier]] + $decided[$earlier];
+                    $index = $index * $this->domains[$this->cover->variables[$earlier]] + $decided[$earlier];
                 }
                 $size = $place < 0 ? 1 : count($sums[$place][0]);
                 $from = $index * $size;
-                $to = ($index * $this->domains[$this->cover[$depth]] + $value) * $size;
+                $to = ($index * $this->domains[$this->cover->variables[$depth]] + $value) * $size;
                 [$highs, $lows] = $place < 0 ? [[$childBase[0]], [$childBase[1]]] : $childSums[$place];
                 for ($v = 0; $v < $size; ++$v) {
                     $highs[$v] += $high[1][$to + $v] - $high[0][$from + $v];
@@ -331,8 +200,8 @@ final class CoverSearch
         if ([$high, $low] >= [$this->best[1], $this->best[2]]) {
             return;
         }
-        $values = array_combine($this->cover, $decided);
-        foreach ($this->others as $place => $other) {
+        $values = array_combine($this->cover->variables, $decided);
+        foreach ($this->cover->others as $place => $other) {
             [$highs, $lows] = $sums[$place];
             $weights = array_map(static fn (int $high, int $low): array => [$high, $low], $highs, $lows);
             asort($weights);
