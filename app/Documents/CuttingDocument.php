@@ -10,6 +10,7 @@ use App\Models\ShelfBlock;
 use KeenSeam\Core\Making\Cut;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\FabricToBuy;
+use KeenSeam\Core\Making\Leftovers;
 use KeenSeam\Core\Making\MadeUnit;
 use KeenSeam\Core\Making\Margin;
 use KeenSeam\Core\Making\Packing;
@@ -48,7 +49,6 @@ final readonly class CuttingDocument
     private function toArray(): array
     {
         $face = $this->plan->construction->face;
-        $offcuts = $this->plan->offcuts();
 
         return [
             'block' => ['id' => $this->block->id, 'name' => $this->block->name, 'version' => $this->block->version],
@@ -61,7 +61,7 @@ final readonly class CuttingDocument
             'cuts' => array_map($this->cut(...), $this->plan->cuts),
             'mixedUp' => array_map(static fn (array $pair): array => [$pair[0]->letter, $pair[1]->letter], $this->plan->nearlyEqual()),
             'fabric' => array_map($this->fabric(...), array_map(strval(...), array_keys($this->plan->fabric)), $this->plan->fabric),
-            'offcuts' => $offcuts === null ? null : ['count' => $offcuts['count'], 'size' => $offcuts['size']->toText(), 'for' => $offcuts['for']],
+            'over' => Leftovers::ofAll($this->plan),
         ];
     }
 
@@ -107,6 +107,7 @@ final readonly class CuttingDocument
             'ways' => array_map(fn (Way $way): array => $this->way($way, $made), $made->ways),
             'margin' => ($this->choices->margins[$unit->label] ?? null)?->value,
             'canComeEitherWay' => $made->way->givesLookAlikes(),
+            'says' => Leftovers::of($made),
             'isDone' => in_array('unit '.$unit->label, $this->block->cut_done, true),
         ];
     }
@@ -122,14 +123,8 @@ final readonly class CuttingDocument
             'key' => $way->key,
             'words' => $way->words,
             'batches' => $parts === null ? null : $as->batches(),
-            'spare' => max(0, $as->spare()),
             'wrongHand' => $as->wrongHand(),
-            'isWrongBuild' => $way->lookAlike > 0 && $way->mirror === 0,
-            'halfMade' => $as->halfMade(),
-            'seams' => $way->seams * $as->batches(),
-            'isOuterBias' => $way->isOuterBias,
-            'cloth' => (int) round($as->cloth->toFloat()),
-            'beside' => $this->beside($as),
+            'over' => implode(', ', array_filter([Leftovers::inShort($as, $parts !== null), $parts === null ? '' : $this->clothWords($as)])),
             'pieces' => array_map(fn (Piece $piece): array => $this->piece($piece, $as), $way->pieces),
             'stages' => $way->key === $made->way->key ? array_map(static fn (Stage $stage): array => [
                 'do' => $stage->do->value,
@@ -144,15 +139,16 @@ final readonly class CuttingDocument
         ];
     }
 
-    /** Cloth that does not show in the finished units; null where a part of them is cut with something else. */
-    private function beside(MadeUnit $made): ?int
+    /** How much cloth it takes, and how much of that does not show; '' where a part of the units is cut with something else. */
+    private function clothWords(MadeUnit $made): string
     {
         $unit = $made->unit;
         if ($made->way->pieces === [] || $unit->parts !== []) {
-            return null;
+            return '';
         }
+        $beside = $made->cloth->minus($unit->width->times($unit->height)->times(Fraction::of($unit->need + $unit->mirrored)));
 
-        return (int) round($made->cloth->minus($unit->width->times($unit->height)->times(Fraction::of($unit->need + $unit->mirrored)))->toFloat());
+        return sprintf('%d sq %s of cloth, %d in seams and waste', (int) round($made->cloth->toFloat()), $this->plan->construction->face->block->unit->value, (int) round($beside->toFloat()));
     }
 
     /** @return array<string, mixed> */

@@ -19,6 +19,7 @@ use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Layout\Difference;
 use KeenSeam\Core\Layout\HandCount;
+use KeenSeam\Core\Layout\LayoutWords;
 use KeenSeam\Core\Layout\OddOnesOut;
 use KeenSeam\Core\Layout\Signature;
 use KeenSeam\Core\Layout\TooClose;
@@ -85,6 +86,7 @@ final readonly class WallDocument
             'rows' => $this->lines($open->grid->rows, $open->finishedHeight),
             'cells' => $this->cells($odd, $counts),
             'trios' => (object) $this->trios(),
+            'firstFigure' => $this->wall->cloths()->figure()->key,
             'symmetry' => ['name' => $odd->symmetry->value, 'words' => $odd->symmetry->words()],
             'hands' => array_map(static fn (HandCount $hands): array => [
                 'class' => $hands->label,
@@ -92,10 +94,10 @@ final readonly class WallDocument
                 'left' => count($hands->left),
                 'right' => count($hands->right),
             ], $counts),
-            'tooClose' => array_map(static fn (TooClose $pair): array => [
-                'fabrics' => [$pair->one->name, $pair->other->name],
-                'cells' => array_map(static fn (PlacedUnit $unit): array => [$unit->cell->row, $unit->cell->column], $pair->units),
-            ], TooClose::allOn($this->face)),
+            'says' => [
+                ['text' => LayoutWords::symmetry($odd->symmetry, $this->odd($odd)), 'wants' => 'care'],
+                ...array_map(static fn (TooClose $pair): array => ['text' => LayoutWords::tooClose($pair), 'wants' => 'work'], TooClose::allOn($this->face)),
+            ],
             'awkward' => array_map(fn (Length $side): string => $side->toText($open->unit), $sizes->awkward),
             'friendly' => array_map(fn (array $size): array => [$size[0]->toText($open->unit), $size[1]->toText($open->unit)], $sizes->nearest),
             'allowance' => $open->seamAllowance->toText($open->unit),
@@ -104,6 +106,18 @@ final readonly class WallDocument
             'order' => $this->block->order->value,
             'style' => $this->block->style->value,
         ];
+    }
+
+    /** How many are odd and not meant to be so. */
+    private function odd(OddOnesOut $found): int
+    {
+        $meant = new MeantSo($this->block->meant, $this->wall->path);
+        $odd = [];
+        foreach ($found->odd as $one) {
+            $odd[$one->cell->row][$one->cell->column] = true;
+        }
+
+        return count(array_filter($this->units, static fn (PlacedUnit $unit): bool => isset($odd[$unit->cell->row][$unit->cell->column]) && ! $meant->holds($unit)));
     }
 
     /** @return array<string, array{string, string}> ground and second figure that a unit from the tray gets, by its figure */

@@ -43,6 +43,15 @@ final readonly class Cloths
         return self::lightestFirst($this->block->fabrics)[0];
     }
 
+    /** What a unit's figure is made of where the quilter chose nothing: the darkest. */
+    public function figure(): Fabric
+    {
+        $fabrics = self::lightestFirst($this->block->fabrics);
+        $darkest = $fabrics[count($fabrics) - 1]->value;
+
+        return array_values(array_filter($fabrics, static fn (Fabric $fabric): bool => $fabric->value === $darkest))[0];
+    }
+
     public function plain(): PatternUnit
     {
         return new PatternUnit(UnitPatterns::all()['plain'], [$this->background()]);

@@ -68,4 +68,26 @@ enum Symmetry: string
             self::None => 'no symmetry',
         };
     }
+
+    /** Whether some of its moves make mirror images. */
+    public function isMirroring(): bool
+    {
+        return array_filter($this->moves(), static fn (Placement $move): bool => $move->mirrored) !== [];
+    }
+
+    /** What is offered to let copies follow by, none first: a repeat shifts, and is no move of the whole block. */
+    public function followWords(): string
+    {
+        return match ($this) {
+            self::None => 'No copies',
+            self::QuarterTurn => 'Quarter turns',
+            self::HalfTurn => 'Half turn',
+            self::MirrorVertical => 'Mirrored left to right',
+            self::MirrorHorizontal => 'Mirrored top to bottom',
+            self::MirrorBoth => 'Mirrored both ways',
+            self::MirrorDiagonals => 'Mirrored across the diagonals',
+            self::Full => 'From every side',
+            self::Repeat => '',
+        };
+    }
 }

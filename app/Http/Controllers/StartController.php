@@ -17,7 +17,10 @@ use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Layout\Hand;
+use KeenSeam\Core\Layout\LayoutWords;
 use KeenSeam\Core\Layout\Start;
+use KeenSeam\Core\Layout\Symmetry;
 use KeenSeam\Core\Layout\TrayUnit;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
@@ -36,7 +39,7 @@ final readonly class StartController
         $lines = array_fill(0, 4, Fraction::of(1));
         [$side, $allowance] = [Length::ofInches(12), Length::ofInches(1, 4)];
 
-        return new JsonResponse(['tray' => self::tray(), 'starts' => array_map(static fn (Start $start): array => [
+        return new JsonResponse(['tray' => self::tray(), 'follows' => self::follows(), 'starts' => array_map(static fn (Start $start): array => [
             'start' => $start->value,
             'words' => $start->words(),
             'face' => FaceDocument::of(Face::of($start->block($start->words(), LengthUnit::Inch, $side, $side, $allowance, $lines, $lines))),
@@ -52,6 +55,16 @@ final readonly class StartController
             'ratio' => $unit->ratio,
             'patches' => array_map(static fn (array $patch): array => ['role' => $patch[0], 'points' => $patch[1]], $unit->picture->toShares()),
         ], TrayUnit::all());
+    }
+
+    /** @return list<array<string, mixed>> what copies can follow by */
+    private static function follows(): array
+    {
+        return array_map(static fn (Symmetry $one): array => [
+            'name' => $one->value,
+            'words' => $one->followWords(),
+            'otherHand' => ['left' => LayoutWords::otherHand($one, Hand::Left), 'right' => LayoutWords::otherHand($one, Hand::Right)],
+        ], [Symmetry::None, Symmetry::QuarterTurn, Symmetry::HalfTurn, Symmetry::MirrorVertical, Symmetry::MirrorHorizontal, Symmetry::MirrorBoth, Symmetry::MirrorDiagonals, Symmetry::Full]);
     }
 
     /** @throws KeenSeamProblem */

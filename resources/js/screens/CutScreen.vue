@@ -34,9 +34,6 @@ watch(
 const stations = useStations(useRail(() => props.block).rail)
 const fabrics = computed(() => new Map((shown.value?.face.fabrics ?? []).map((fabric) => [fabric.key, fabric])))
 const done = computed(() => shown.value?.cuts.filter((cut) => cut.isDone).length ?? 0)
-const spares = computed(() => (shown.value?.units ?? []).filter((unit) => unit.spare > 0))
-
-const halves = computed(() => (shown.value?.units ?? []).filter((unit) => unit.half_made > 0))
 
 const choose = (choices: Partial<CuttingChoices>) => change((block, version) => api.chooseCutting(block, version, choices))
 const tick = (name: string, isDone: boolean) => change((block, version) => api.tickCut(block, version, name, isDone))
@@ -121,9 +118,7 @@ async function load() {
             <StripPicture :packed="packed" :color="fabrics.get(packed.fabric)?.color ?? '#fff'" :name="fabrics.get(packed.fabric)?.name ?? ''" />
             <p class="soft strip-note">{{ counted(packed.strips.length, 'strip') }} across the width: <template v-for="(strip, i) in packed.strips" :key="i"><template v-if="i > 0">, </template><FractionText :text="strip.text" /></template> {{ shown.face.units }}. <template v-if="!packed.isProved">At least <FractionText :text="packed.bound" /> would be needed.</template></p>
           </template>
-          <p v-if="spares.length > 0" class="spares">Left over: <template v-for="(unit, i) in spares" :key="unit.class"><template v-if="i > 0">, </template><b>{{ unit.spare }}</b> {{ unit.name }} ({{ unit.class }})</template>.</p>
-          <p v-for="unit in halves" :key="unit.class" class="spares">{{ counted(unit.half_made, 'pair') }} of {{ unit.class }} half made and not needed.</p>
-          <p v-if="shown.offcuts" class="spares">From the waste of {{ shown.offcuts.for.join(', ') }}, if it is sewn before it is cut off: {{ counted(shown.offcuts.count, 'small half-square triangle') }}, all squared up to <b><FractionText :text="shown.offcuts.size" /></b>.</p>
+          <p v-for="one in shown.over" :key="one" class="spares"><FractionText :text="one" /></p>
           <AtTheTable :cutting="shown" @problem="problem = $event" />
         </section>
         <section class="units" aria-label="Units to make">

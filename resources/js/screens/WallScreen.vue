@@ -3,44 +3,35 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vu
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
-import type { Axis, CornerName, Symmetry, TrayKind, WallFabric } from '@/api/types'
+import type { Axis, CornerName, FollowShown, TrayKind, WallFabric } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
 import FabricPanel from '@/components/wall/FabricPanel.vue'
 import FabricShelf from '@/components/wall/FabricShelf.vue'
+import KeysDialog from '@/components/wall/KeysDialog.vue'
 import LinePanel from '@/components/wall/LinePanel.vue'
 import SelectionPanel from '@/components/wall/SelectionPanel.vue'
 import SizePanel from '@/components/wall/SizePanel.vue'
 import UnitTray from '@/components/wall/UnitTray.vue'
 import WallGrid from '@/components/wall/WallGrid.vue'
+import WholePanel from '@/components/wall/WholePanel.vue'
 import { useRail, useStations } from '@/composables/useStations'
 import { useWallKeys, type WallKey } from '@/composables/useWallKeys'
 import FractionText from '@/drawing/FractionText.vue'
-import { counted } from '@/drawing/words'
 import { useWallStore } from '@/stores/wall'
 
 const props = defineProps<{ block: number }>()
 
 const wall = useWallStore()
 const tray = shallowRef<TrayKind[]>([])
+const follows = shallowRef<FollowShown[]>([])
 const figureKey = ref<string | null>(null)
 const isPainting = ref(false)
 const brushAt = ref(0)
 const isGrey = ref(false)
 const isFabricOpen = ref(false)
 const line = ref<{ axis: Axis; number: number } | null>(null)
-const help = ref<HTMLDialogElement | null>(null)
-
-const follows: [Symmetry, string][] = [
-  ['none', 'No copies'],
-  ['quarter-turn', 'Quarter turns'],
-  ['half-turn', 'Half turn'],
-  ['mirror-vertical', 'Mirrored left to right'],
-  ['mirror-horizontal', 'Mirrored top to bottom'],
-  ['mirror-both', 'Mirrored both ways'],
-  ['mirror-diagonals', 'Mirrored across the diagonals'],
-  ['full', 'From every side'],
-]
+const help = ref<InstanceType<typeof KeysDialog> | null>(null)
 
 watch(
   () => props.block,
@@ -54,32 +45,22 @@ const stations = useStations(rail)
 watch(() => wall.figures, loadRail)
 const fabrics = computed<WallFabric[]>(() => shown.value?.face.fabrics ?? [])
 const byKey = (key: string | null | undefined) => fabrics.value.find((fabric) => fabric.key === key)
-const rank = { light: 0, medium: 1, dark: 2 }
-const darkest = computed(() => [...fabrics.value].sort((a, b) => rank[b.value] - rank[a.value])[0])
-const figure = computed(() => byKey(figureKey.value) ?? darkest.value)
+const figure = computed(() => byKey(figureKey.value) ?? byKey(shown.value?.firstFigure))
 const trio = computed(() => shown.value?.trios[figure.value?.key ?? ''])
 const ground = computed(() => byKey(trio.value?.[0]) ?? figure.value)
 const second = computed(() => byKey(trio.value?.[1]) ?? figure.value)
 const twice = computed(() => wall.figures?.lookTwice ?? [])
 const isTwice = computed(() => wall.selected.length === 1 && twice.value.some(([row, column]) => row === wall.selected[0]?.row && column === wall.selected[0]?.column))
 const brushPatch = computed(() => (isPainting.value ? wall.here?.patches[brushAt.value % (wall.here?.patches.length ?? 1)] ?? null : null))
-const symmetry = computed(() => {
-  const now = shown.value
-  if (now === null) return ''
-  if (now.symmetry.name === 'none') return 'No symmetry that most of the block keeps.'
-  const odd = wall.oddOnes.length
-  return odd === 0 ? `The block is ${now.symmetry.words}.` : `The block is ${now.symmetry.words}, but for ${counted(odd, 'odd one', 'odd ones')}.`
-})
-
 /** Said before it happens: copies that are mirror images come out in the other hand. */
 const otherHand = computed(() => {
   const hand = wall.selected.find((cell) => cell.hand !== null)?.hand
-  const isMirrored = wall.follow.startsWith('mirror') || wall.follow === 'full'
-  return hand && isMirrored ? `Copies across a mirror line come out in the other hand: from this ${hand} one, ${hand === 'left' ? 'right' : 'left'} ones.` : ''
+  return hand ? follows.value.find((one) => one.name === wall.follow)?.otherHand[hand] ?? '' : ''
 })
 
 onMounted(async () => {
-  tray.value = (await api.starts().catch(() => ({ tray: [] }))).tray
+  const told = await api.starts().catch(() => null)
+  ;[tray.value, follows.value] = [told?.tray ?? [], told?.follows ?? []]
   window.addEventListener('focus', wall.refresh)
   window.addEventListener('beforeunload', warnOfUnsent)
 })
@@ -118,7 +99,7 @@ const go = (down: number, right: number, isFurther: boolean) => () => {
   wall.select([row, column], isFurther)
 }
 
-const stepFollow = () => (wall.follow = follows[(follows.findIndex(([name]) => name === wall.follow) + 1) % follows.length]?.[0] ?? 'none')
+const stepFollow = () => (wall.follow = follows.value[(follows.value.findIndex((one) => one.name === wall.follow) + 1) % follows.value.length]?.name ?? 'none')
 
 const arrows: [string, number, number][] = [
   ['ArrowUp', -1, 0],
@@ -156,18 +137,11 @@ const keys = computed<WallKey[]>(() => [
   { key: 'z', control: true, words: 'undo', act: wall.undo },
   { key: 'z', control: true, shift: true, words: 'do again', act: wall.redo },
   { key: 'y', control: true, words: 'do again', act: wall.redo },
-  { key: '?', words: 'show the keys', act: () => help.value?.showModal() },
+  { key: '?', words: 'show the keys', act: () => help.value?.show() },
 ])
 useWallKeys(() => keys.value)
 
 const lastKind = ref('flying-geese')
-const told = computed(() => {
-  const names: Record<string, string> = { ArrowUp: 'Arrows', ' ': 'Space' }
-  const seen = new Set<string>()
-  return keys.value
-    .filter((key) => !/^Arrow(Down|Left|Right)$/.test(key.key) && !seen.has(key.words) && seen.add(key.words))
-    .map((key) => ({ name: [key.control && 'Ctrl', key.shift && 'Shift', names[key.key] ?? key.key.toUpperCase()].filter(Boolean).join(' + '), words: key.words }))
-})
 
 function setCorner(corner: CornerName, size: string) {
   const fabric = figure.value?.key
@@ -220,14 +194,14 @@ function placeKind(kind: string, asOne: boolean) {
         </div>
         <label class="follow">Copies follow
           <select v-model="wall.follow">
-            <option v-for="[name, words] in follows" :key="name" :value="name">{{ words }}</option>
+            <option v-for="one in follows" :key="one.name" :value="one.name">{{ one.words }}</option>
           </select>
         </label>
         <div class="tools">
           <button type="button" :disabled="shown.history.undo === null" :title="shown.history.undo ? `Undo: ${shown.history.undo} (Ctrl Z)` : 'Nothing to undo'" @click="wall.undo">Undo</button>
           <button type="button" :disabled="shown.history.redo === null" :title="shown.history.redo ? `Do again: ${shown.history.redo} (Ctrl Y)` : 'Nothing to do again'" @click="wall.redo">Redo</button>
           <button type="button" :aria-pressed="isGrey" title="Grey view (G)" @click="isGrey = !isGrey">{{ isGrey ? 'Colour' : 'Grey' }}</button>
-          <button type="button" title="The keys (?)" @click="help?.showModal()">Keys</button>
+          <button type="button" title="The keys (?)" @click="help?.show()">Keys</button>
         </div>
         <p class="saved soft" role="status">{{ wall.isUnsent ? 'Waiting to be saved' : wall.problem ? 'Not saved' : wall.isSaving ? 'Saving' : 'Saved' }}</p>
       </header>
@@ -262,44 +236,14 @@ function placeKind(kind: string, asOne: boolean) {
       <FabricPanel v-if="isFabricOpen && figure" :fabric="figure" :others="fabrics.filter((one) => one.key !== figure?.key)" @edit="wall.edit" @swatch="wall.giveSwatch(figure.key, $event)" @take-swatch="wall.takeSwatch(figure.key)" @close="isFabricOpen = false" />
       <LinePanel v-if="line" :wall="shown" :axis="line.axis" :number="Math.min(line.number, (line.axis === 'columns' ? shown.columns : shown.rows).length)" @edit="wall.edit" @close="line = null" />
       <SelectionPanel :wall="shown" :cells="wall.selected" :here="wall.here" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" @corner="setCorner" />
-      <section class="whole" aria-label="The whole block">
-        <p v-if="otherHand" class="close">{{ otherHand }}</p>
-        <p>{{ symmetry }}</p>
-        <button v-if="wall.oddOnes.length > 0" type="button" class="link-button" @click="wall.mend">Go to the next odd one</button>
-        <button v-if="wall.oddOnes.filter((cell) => cell.odd?.mend).length > 1" type="button" class="link-button" @click="wall.mendAll">Mend all</button>
-        <ul v-if="shown.hands.length > 0" class="hands">
-          <li v-for="hands in shown.hands" :key="hands.class"><b>{{ hands.left }}</b> left, <b>{{ hands.right }}</b> right {{ hands.plural }}</li>
-        </ul>
-        <p v-for="pair in shown.tooClose" :key="pair.fabrics.join()" class="close">{{ pair.fabrics[0] }} and {{ pair.fabrics[1] }} are close in value: the figure may not show in {{ counted(pair.cells.length, 'unit') }}, {{ pair.cells.slice(0, 4).map(([row, column]) => `row ${row} column ${column}`).join('; ') }}{{ pair.cells.length > 4 ? ' and more' : '' }}.</p>
-      </section>
-      <dl v-if="wall.figures" class="figures" :class="{ stale: wall.figures.version !== shown.block.version }">
-        <div><dt>patches</dt><dd>{{ wall.figures.patches }}</dd></div>
-        <div><dt>points to match</dt><dd>{{ wall.figures.figures.matches }}</dd></div>
-        <div><dt>layers at the thickest</dt><dd>{{ wall.figures.figures.thickest }}</dd></div>
-        <div v-for="kind in wall.figures.units" :key="kind.class"><dt>{{ kind.name }} <span class="soft">({{ kind.class }}<template v-if="kind.hand">, {{ kind.hand }}</template>)</span></dt><dd>{{ kind.count }}</dd></div>
-      </dl>
-      <p v-else-if="wall.figuresProblem" class="soft">{{ wall.figuresProblem }}</p>
-      <section class="match" aria-label="Picture to match">
-        <p v-if="shown.wholeDifference" class="warn">{{ shown.wholeDifference }}</p>
-        <button type="button" class="link-button" @click="wall.freeze">{{ shown.hasPicture ? 'Take this as the new picture to match' : 'Freeze this as the picture to match' }}</button>
-        <template v-if="shown.hasPicture">
-          <p>{{ counted(shown.cells.filter((cell) => cell.different).length, 'unit is', 'units are') }} not as in the picture.</p>
-          <button type="button" class="link-button" @click="wall.dropPicture">Drop the picture</button>
-        </template>
-      </section>
+      <WholePanel :wall="shown" :other-hand="otherHand" />
       <SizePanel :wall="shown" :is-whole="wall.path === ''" @edit="wall.edit" />
     </aside>
     <main v-else class="waiting">
       <ProblemNote v-if="wall.problem" :text="wall.problem" @close="wall.problem = null"><ElButton @click="wall.open(block)">Try again</ElButton></ProblemNote>
       <p v-else class="soft" role="status">Hanging the block on the wall</p>
     </main>
-    <dialog ref="help" class="keys" aria-label="Keys of the wall">
-      <h2>Keys</h2>
-      <ul>
-        <li v-for="key in told" :key="key.words"><kbd>{{ key.name }}</kbd><span>{{ key.words }}</span></li>
-      </ul>
-      <form method="dialog"><ElButton native-type="submit" type="primary">Close</ElButton></form>
-    </dialog>
+    <KeysDialog ref="help" :keys="keys" />
   </div>
 </template>
 
@@ -405,63 +349,6 @@ footer {
   border-top: 1px solid var(--hair);
 }
 
-
-.close,
-.warn {
-  padding-left: 12px;
-  border-left: 4px solid var(--ochre);
-  font-size: 15px;
-}
-
-.figures div {
-  display: flex;
-  flex-direction: row-reverse;
-  justify-content: flex-end;
-  gap: 10px;
-}
-
-.figures dd {
-  min-width: 34px;
-  font-weight: 650;
-  font-variant-numeric: tabular-nums;
-  text-align: right;
-}
-
-.figures.stale {
-  opacity: 0.55;
-}
-
-.keys {
-  max-width: 760px;
-  padding: 24px;
-  border: 1px solid var(--hair);
-  border-radius: 6px;
-  color: var(--ink);
-}
-
-.keys::backdrop {
-  background: #20262b66;
-}
-
-.keys ul {
-  columns: 2;
-  column-gap: 40px;
-  padding: 12px 0 16px;
-}
-
-.keys li {
-  display: flex;
-  align-items: start;
-  gap: 12px;
-  padding: 3px 0;
-  break-inside: avoid;
-}
-
-.keys kbd {
-  flex: none;
-  min-width: 104px;
-  text-align: center;
-}
 
 @media (max-width: 900px) {
   .wall-screen {

@@ -298,10 +298,7 @@ export interface JoinSheetShown {
   /** From, to and fabric of every patch along the finished join, on each side. */
   edges: [[number, number, string][], [number, number, string][]]
   marks: MarkShown[]
-  says: {
-    text: string
-    wants: 'care' | 'work' | 'nothing'
-  }[]
+  says: Sentence[]
 }
 export interface ReachEntry {
   left: string
@@ -330,6 +327,11 @@ export interface MarkShown {
   verdict: 'leave' | 'ease' | 'unpick' | null
   /** What a miss asks for; '' if nothing. */
   misses: string
+}
+/** A sentence to show. wants: whether it is to be heeded, needs work, or is only good to know. */
+export interface Sentence {
+  text: string
+  wants: 'care' | 'work' | 'nothing'
 }
 export interface UnitPicture {
   fabric: string
@@ -737,10 +739,6 @@ export interface WallShown {
     left: number
     right: number
   }[]
-  tooClose: {
-    fabrics: [string, string]
-    cells: WallPlace[]
-  }[]
   awkward: string[]
   friendly: [string, string][]
   allowance: string
@@ -748,6 +746,10 @@ export interface WallShown {
   wholeDifference: string | null
   order: Order
   style: PressStyle
+  /** Of the block as a whole. */
+  says: Sentence[]
+  /** The fabric of a unit's figure where none is chosen. */
+  firstFigure: string
 }
 export interface WallFigures {
   version: number
@@ -790,6 +792,16 @@ export interface StartsShown {
     words: string
     face: FaceShown
   }[]
+  follows: FollowShown[]
+}
+export interface FollowShown {
+  name: Symmetry
+  words: string
+  /** What is said before, of a left and of a right unit. */
+  otherHand: {
+    left: string
+    right: string
+  }
 }
 export interface NewBlock {
   name: string
@@ -827,24 +839,15 @@ export interface WayShown {
   words: string
   /** Null when this way never makes a hand that is needed. */
   batches: number | null
-  spare: number
   /** Spare ones of the hand, or the build, that is not wanted. */
   wrongHand: number
-  /** Whether those look the same and are only built the other way. */
-  isWrongBuild: boolean
-  /** Pairs that are sewn and not needed. */
-  halfMade: number
-  seams: number
-  isOuterBias: boolean
-  /** Area cut, in square inches or millimetres. */
-  cloth: number
-  /** Of the cloth, what does not show in the finished units; null where that cannot be told of this unit alone. */
-  beside: number | null
   pieces: WayPiece[]
   /** Of the way that is chosen. */
   stages: StageShown[]
   note: string
   bonus: string
+  /** What it leaves over and how much cloth it takes, for the list of ways. */
+  over: string
 }
 export interface UnitToMake {
   class: string
@@ -888,6 +891,8 @@ export interface UnitToMake {
     mirror: number
     look_alike: number
   }
+  /** What the chosen way leaves over. */
+  says: Sentence[]
 }
 export interface CutShown {
   name: string
@@ -965,12 +970,8 @@ export interface CuttingShown {
   /** Letters of stacks that are easily mixed up. */
   mixedUp: [string, string][]
   fabric: FabricPacked[]
-  /** Small half-square triangles from the waste, and the size all of them can be squared up to. */
-  offcuts: {
-    count: number
-    size: string
-    for: string[]
-  } | null
+  /** What is left over of all units. */
+  over: string[]
 }
 export interface SizedUnit {
   class: string

@@ -3,7 +3,6 @@ import { computed } from 'vue'
 import type { Build, FabricShown, Margin, UnitToMake } from '@/api/types'
 import FractionText from '@/drawing/FractionText.vue'
 import UnitIcon from '@/drawing/UnitIcon.vue'
-import { counted } from '@/drawing/words'
 import RulerOnUnit from './RulerOnUnit.vue'
 import WayStages from './WayStages.vue'
 
@@ -15,16 +14,6 @@ const byKey = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key, 
 const way = computed(() => props.unit.ways.find((one) => one.key === props.unit.method))
 const size = (pair: [string, string]) => (pair[0] === pair[1] ? pair[0] : pair.join(' x '))
 const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key, fabric.color])))
-const told = (one: UnitToMake['ways'][number]) =>
-  [
-    one.batches === null ? 'never gives the hand that is needed' : '',
-    one.wrongHand > 0 ? `${one.wrongHand} ${one.isWrongBuild ? 'built the other way' : 'of the wrong hand'} over` : one.spare > 0 ? `${one.spare} spare` : '',
-    one.halfMade > 0 ? `${one.halfMade} half made over` : '',
-    one.isOuterBias ? 'bias edges' : '',
-    one.batches === null || one.beside === null ? '' : `${one.cloth} sq ${props.units} of cloth, ${one.beside} in seams and waste`,
-  ]
-    .filter(Boolean)
-    .join(', ')
 </script>
 
 <template>
@@ -43,12 +32,10 @@ const told = (one: UnitToMake['ways'][number]) =>
     <template v-if="way">
       <label v-if="unit.ways.length > 1" class="way">Made
         <select :value="unit.method" @change="emit('way', ($event.target as HTMLSelectElement).value)">
-          <option v-for="one in unit.ways" :key="one.key" :value="one.key" :disabled="one.batches === null">{{ one.words }} ({{ told(one) }})</option>
+          <option v-for="one in unit.ways" :key="one.key" :value="one.key" :disabled="one.batches === null">{{ one.words }}{{ one.over ? ` (${one.over})` : '' }}</option>
         </select>
       </label>
-      <p v-if="way.wrongHand > 0 && way.isWrongBuild" class="warn"><b>{{ way.wrongHand }} are built the other way</b>: they look the same, and their seams lie otherwise.</p>
-      <p v-else-if="way.wrongHand > 0" class="warn"><b>{{ way.wrongHand }} come out in the wrong hand</b> and are of no use in this block.</p>
-      <p v-else-if="unit.spare > 0">{{ unit.makes }} come out: <b>{{ unit.spare }} spare</b>.</p>
+      <p v-for="one in unit.says" :key="one.text" :class="{ warn: one.wants === 'work' }">{{ one.text }}</p>
       <ul class="pieces">
         <li v-for="(piece, i) in way.pieces" :key="i">
           <span class="cloth" :style="{ background: byKey.get(piece.fabric)?.color }" />
@@ -61,7 +48,6 @@ const told = (one: UnitToMake['ways'][number]) =>
           <option value="as they come">are used as they come; the plan follows</option>
         </select>
       </label>
-      <p v-if="unit.half_made > 0">{{ counted(unit.half_made, 'pair') }} half made and not needed.</p>
       <label v-if="way.pieces.length > 0" class="tick"><input type="checkbox" :checked="way.pieces.some((piece) => piece.isLarger)" @change="emit('margin', ($event.target as HTMLInputElement).checked ? 'larger' : 'exact')" /> cut larger, to square up</label>
       <WayStages :stages="way.stages" :colours="colours" />
       <p v-if="way.note" class="soft">{{ way.note }}</p>

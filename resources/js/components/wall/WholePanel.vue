@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import type { WallShown } from '@/api/types'
+import { counted } from '@/drawing/words'
+import { useWallStore } from '@/stores/wall'
+
+/** The block as a whole: its symmetry, its hands, what it comes to, and the picture it is to match. */
+defineProps<{
+  wall: WallShown
+  /** Said of copies before they are made. */
+  otherHand: string
+}>()
+
+const store = useWallStore()
+</script>
+
+<template>
+  <section class="whole" aria-label="The whole block">
+    <p v-if="otherHand" class="warn">{{ otherHand }}</p>
+    <p v-for="one in wall.says" :key="one.text" :class="{ warn: one.wants === 'work' }">{{ one.text }}</p>
+    <button v-if="store.oddOnes.length > 0" type="button" class="link-button" @click="store.mend">Go to the next odd one</button>
+    <button v-if="store.oddOnes.filter((cell) => cell.odd?.mend).length > 1" type="button" class="link-button" @click="store.mendAll">Mend all</button>
+    <ul v-if="wall.hands.length > 0" class="hands">
+      <li v-for="hands in wall.hands" :key="hands.class"><b>{{ hands.left }}</b> left, <b>{{ hands.right }}</b> right {{ hands.plural }}</li>
+    </ul>
+  </section>
+  <dl v-if="store.figures" class="figures" :class="{ stale: store.figures.version !== wall.block.version }">
+    <div><dt>patches</dt><dd>{{ store.figures.patches }}</dd></div>
+    <div><dt>points to match</dt><dd>{{ store.figures.figures.matches }}</dd></div>
+    <div><dt>layers at the thickest</dt><dd>{{ store.figures.figures.thickest }}</dd></div>
+    <div v-for="kind in store.figures.units" :key="kind.class"><dt>{{ kind.name }} <span class="soft">({{ kind.class }}<template v-if="kind.hand">, {{ kind.hand }}</template>)</span></dt><dd>{{ kind.count }}</dd></div>
+  </dl>
+  <p v-else-if="store.figuresProblem" class="soft">{{ store.figuresProblem }}</p>
+  <section class="match" aria-label="Picture to match">
+    <p v-if="wall.wholeDifference" class="warn">{{ wall.wholeDifference }}</p>
+    <button type="button" class="link-button" @click="store.freeze">{{ wall.hasPicture ? 'Take this as the new picture to match' : 'Freeze this as the picture to match' }}</button>
+    <template v-if="wall.hasPicture">
+      <p>{{ counted(wall.cells.filter((cell) => cell.different).length, 'unit is', 'units are') }} not as in the picture.</p>
+      <button type="button" class="link-button" @click="store.dropPicture">Drop the picture</button>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.warn {
+  padding-left: 12px;
+  border-left: 4px solid var(--ochre);
+  font-size: 15px;
+}
+
+.figures div {
+  display: flex;
+  flex-direction: row-reverse;
+  justify-content: flex-end;
+  gap: 10px;
+}
+
+.figures dd {
+  min-width: 34px;
+  font-weight: 650;
+  font-variant-numeric: tabular-nums;
+  text-align: right;
+}
+
+.figures.stale {
+  opacity: 0.55;
+}
+</style>
