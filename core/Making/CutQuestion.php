@@ -39,6 +39,12 @@ final readonly class CutQuestion
         return $this->usableWidth ?? ($unit === LengthUnit::Inch ? Fraction::of(42) : Fraction::of(1060));
     }
 
+    /** Whether anything is asked of single units or stacks. */
+    public function choosesUnits(): bool
+    {
+        return $this->ways !== [] || $this->builds !== [] || $this->margins->units !== [] || $this->margins->stacks !== [];
+    }
+
     public function buildOf(string $label): BuildChoice
     {
         return $this->builds[$label] ?? BuildChoice::Alike;

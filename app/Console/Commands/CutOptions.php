@@ -4,16 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Making\BuildChoice;
-use KeenSeam\Core\Making\ChosenBuilds;
 use KeenSeam\Core\Making\CutQuestion;
-use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\Margin;
 use KeenSeam\Core\Making\Margins;
 use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Measure\Fraction;
-use KeenSeam\Core\Pressing\PressQuestion;
 
 /** The options that say how units are made, shared by all commands that depend on it. */
 trait CutOptions
@@ -33,14 +29,6 @@ trait CutOptions
         $builds = array_map(static fn (string $build): BuildChoice => BuildChoice::tryFrom($build) ?? throw OptionNotKnown::choice('build', $build, array_column(BuildChoice::cases(), 'value')), $this->pairs('build'));
 
         return new CutQuestion($blocks, $preference, $this->pairs('way'), $this->margins(), usableWidth: $usableWidth, builds: $builds);
-    }
-
-    /** The block as it is sewn once ways and builds are chosen. */
-    private function asSewn(Construction $drawn, CutQuestion $question, PressQuestion $press, \Closure $timeIsUp): Construction
-    {
-        return $question->ways === [] && $question->builds === [] && $question->margins->units === [] && $question->margins->stacks === []
-            ? $drawn
-            : ChosenBuilds::sewn($drawn, CuttingPlan::of($drawn, $question), $press, $timeIsUp);
     }
 
     private function margins(): Margins

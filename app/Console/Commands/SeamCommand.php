@@ -15,6 +15,9 @@ use Symfony\Component\Console\Output\ConsoleOutputInterface;
 /** What the seam:... commands share: a block file in, JSON out, one sentence on standard error when the input is wrong. */
 abstract class SeamCommand extends Command
 {
+    /** Seconds after which a very large block gets the best plan found so far. */
+    protected const TIME_LIMIT = 20.0;
+
     final public function handle(BlockFileReader $reader): int
     {
         try {

@@ -6,12 +6,10 @@ namespace App\Console\Commands;
 
 use App\BlockFiles\FileNotReadable;
 use App\Documents\CutDocument;
-use KeenSeam\Core\Assembly\Construction;
+use App\Workings\WorkedFile;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Block;
-use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Making\ChosenBuilds;
-use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\PatternCheck;
 use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Measure\Length;
@@ -41,10 +39,8 @@ final class SeamCut extends SeamCommand
             throw OptionNotKnown::length('width', (string) $width);
         }
         $question = $this->cutQuestion($this->whole('blocks', $this->option('blocks')), $this->oneOf('prefer', Preference::class), $usable?->in($block->unit));
-        $drawn = Construction::of(Face::of($block), $this->oneOf('order', Order::class));
-        $plan = CuttingPlan::of($drawn, $question);
-        $press = new PressQuestion($this->oneOf('style', PressStyle::class));
-        $sewn = ChosenBuilds::sewn($drawn, $plan, $press, $this->untilTime(20.0));
+        $file = new WorkedFile($block, $this->oneOf('order', Order::class), $question, new PressQuestion($this->oneOf('style', PressStyle::class)), $this->untilTime(self::TIME_LIMIT));
+        [$drawn, $plan, $sewn] = [$file->drawn(), $file->cutting(), $file->sewn()];
         $pattern = $this->option('pattern');
 
         return CutDocument::of($plan, $sewn === $drawn ? null : ChosenBuilds::samePatches($drawn, $sewn), is_string($pattern) ? PatternCheck::of($plan, $this->textOf($pattern)) : null);

@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Documents\JoinsDocument;
-use KeenSeam\Core\Assembly\Construction;
+use App\Workings\WorkedFile;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Block;
-use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
 use KeenSeam\Core\Measure\Fraction;
-use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
 
@@ -36,10 +34,8 @@ final class SeamJoins extends SeamCommand
         $given = $this->option('take-up');
         $takeUp = is_string($given) ? TakeUp::read($given, $block) : $block->seamAllowance->in($block->unit)->times(Fraction::of(2));
         $squareUp = $this->oneOf('square-up', SquareUp::class);
-        $question = new PressQuestion($this->oneOf('style', PressStyle::class), $this->locks($this->option('lock')));
-        $timeIsUp = $this->untilTime(20.0);
-        $sewn = $this->asSewn(Construction::of(Face::of($block), $this->oneOf('order', Order::class)), $this->cutQuestion(), $question, $timeIsUp);
-        $plan = (new PressingPlanner($sewn))->best($question, $timeIsUp);
+        $press = new PressQuestion($this->oneOf('style', PressStyle::class), $this->locks($this->option('lock')));
+        $plan = (new WorkedFile($block, $this->oneOf('order', Order::class), $this->cutQuestion(), $press, $this->untilTime(self::TIME_LIMIT)))->plan();
 
         return JoinsDocument::of($plan, new Drift($plan, $takeUp, $squareUp), $takeUp);
     }

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Documents\LookDocument;
-use KeenSeam\Core\Assembly\Construction;
+use App\Workings\WorkedFile;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Block;
-use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
 
 final class SeamLook extends SeamCommand
 {
@@ -20,6 +22,6 @@ final class SeamLook extends SeamCommand
 
     protected function answer(Block $block): array
     {
-        return LookDocument::of(Construction::of(Face::of($block), $this->oneOf('order', Order::class)));
+        return LookDocument::of((new WorkedFile($block, $this->oneOf('order', Order::class), new CutQuestion(), new PressQuestion(PressStyle::Nest), $this->untilTime(self::TIME_LIMIT)))->drawn());
     }
 }

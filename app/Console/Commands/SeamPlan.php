@@ -5,22 +5,18 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Documents\PlanDocument;
+use App\Workings\WorkedFile;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Block;
-use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Pressing\EqualParts;
-use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
 
 final class SeamPlan extends SeamCommand
 {
     use CutOptions;
-
-    /** Seconds after which a very large block gets the best plan found so far. */
-    private const TIME_LIMIT = 20.0;
 
     protected $signature = 'seam:plan
         {file : a block file, *.keenseam.json}
@@ -37,12 +33,10 @@ final class SeamPlan extends SeamCommand
     protected function answer(Block $block): array
     {
         $style = $this->oneOf('style', PressStyle::class);
-        $order = $this->oneOf('order', Order::class);
-        $timeIsUp = $this->untilTime($this->amount('time-limit') ?? self::TIME_LIMIT);
-        $planner = new PressingPlanner($this->asSewn(Construction::of(Face::of($block), $order), $this->cutQuestion(), new PressQuestion($style, lump: (int) $this->amount('lump')), $timeIsUp));
-        $question = new PressQuestion($style, $this->locks($this->option('lock')), (int) $this->amount('lump'), $this->twoPiles($planner->construction), $this->oneOf('equal-parts', EqualParts::class));
+        $press = new PressQuestion($style, $this->locks($this->option('lock')), (int) $this->amount('lump'), equalParts: $this->oneOf('equal-parts', EqualParts::class));
+        $file = new WorkedFile($block, $this->oneOf('order', Order::class), $this->cutQuestion(), $press, $this->untilTime($this->amount('time-limit') ?? self::TIME_LIMIT));
 
-        return PlanDocument::of($planner->best($question, $timeIsUp), $style);
+        return PlanDocument::of($file->plan(...$this->twoPiles($file->sewn())), $style);
     }
 
     /** @return list<int> */

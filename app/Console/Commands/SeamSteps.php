@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Documents\StepsDocument;
-use KeenSeam\Core\Assembly\Construction;
+use App\Workings\WorkedFile;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Block;
-use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\WorkSteps;
-use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
 
@@ -33,11 +31,8 @@ final class SeamSteps extends SeamCommand
     {
         $question = $this->cutQuestion($this->whole('blocks', $this->option('blocks')));
         $press = new PressQuestion($this->oneOf('style', PressStyle::class), $this->locks($this->option('lock')));
-        $timeIsUp = $this->untilTime(20.0);
-        $drawn = Construction::of(Face::of($block), $this->oneOf('order', Order::class));
-        $sewn = $this->asSewn($drawn, $question, $press, $timeIsUp);
-        $plan = (new PressingPlanner($sewn))->best($press, $timeIsUp);
+        $file = new WorkedFile($block, $this->oneOf('order', Order::class), $question, $press, $this->untilTime(self::TIME_LIMIT));
 
-        return StepsDocument::of(WorkSteps::of($plan, $question, $this->oneOf('chain', Chain::class), $drawn));
+        return StepsDocument::of(WorkSteps::of($file->plan(), $question, $this->oneOf('chain', Chain::class), $file->drawn()));
     }
 }
