@@ -33,7 +33,7 @@ final class LookDocument
             'odd' => array_map(static fn (OddCell $odd): array => [
                 'row' => $odd->cell->row,
                 'column' => $odd->cell->column,
-                'mend' => $odd->mend === null ? null : self::placement($odd->mend),
+                'mend' => self::placement($odd->mend),
             ], $found->odd),
             'hands' => array_map(static fn (HandCount $hands): array => [
                 'class' => $hands->label,

@@ -194,7 +194,7 @@ final readonly class WallDocument
                 'signature' => Signature::of($unit),
                 'hand' => $hands[spl_object_id($unit)] ?? null,
                 'odd' => $here === null ? null : [
-                    'mend' => $here->mend === null ? null : LookDocument::placement($here->mend),
+                    'mend' => LookDocument::placement($here->mend),
                     'isMeant' => $meant->holds($unit),
                 ],
                 'different' => $different[$cell->row][$cell->column] ?? null,

@@ -11,6 +11,7 @@ use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Side;
+use KeenSeam\Core\Layout\Internal\Box;
 use KeenSeam\Core\Layout\Internal\CellPictures;
 
 /** The other ways a unit could lie without the eye catching it at the machine: the edge being sewn looks the same. */
@@ -78,8 +79,12 @@ final readonly class Impostors
     {
         $right = $pictures->picture($cell);
         $placements = $shown = [];
+        $unit = $pictures->units[$cell];
+        $box = Box::of($unit->outline);
         foreach (Symmetry::all() as $placement) {
-            $picture = $pictures->placedOtherwise($cell, $placement);
+            // What is sewn longer than wide does not fit its place after a quarter turn.
+            $fits = $box->width === $box->height || $placement->turn->swapsSides() === $unit->cell->placement->turn->swapsSides();
+            $picture = $fits ? $pictures->placedOtherwise($cell, $placement) : null;
             if ($picture !== null && $picture->key !== $right->key && $picture->looksTheSameAlong($side, $right)) {
                 $placements[] = $placement;
                 $shown[] = $picture;

@@ -27,9 +27,10 @@ final class LayoutWords
         $places = array_map(static fn (PlacedUnit $unit): string => sprintf('row %d column %d', $unit->cell->row, $unit->cell->column), array_slice($pair->units, 0, self::NAMED));
 
         return sprintf(
-            '%s and %s are close in value: the figure may not show in %s, %s%s.',
-            $pair->one->name,
-            $pair->other->name,
+            '%s in %s, %s%s.',
+            $pair->one->key === $pair->other->key
+                ? sprintf('%s lies on %s: no figure shows', $pair->one->name, $pair->other->name)
+                : sprintf('%s and %s are close in value: the figure may not show', $pair->one->name, $pair->other->name),
             count($pair->units) === 1 ? '1 unit' : count($pair->units).' units',
             implode('; ', $places),
             count($pair->units) > self::NAMED ? ' and more' : '',

@@ -10,9 +10,9 @@ use KeenSeam\Core\Block\Placement;
 /** A cell that breaks the symmetry the rest of the block has. */
 final readonly class OddCell
 {
-    /** @param Placement|null $mend how its unit would have to lie; null where no placement of it would do */
+    /** @param Placement $mend how its unit would have to lie */
     public function __construct(
         public Cell $cell,
-        public ?Placement $mend,
+        public Placement $mend,
     ) {}
 }

@@ -14,21 +14,23 @@ use KeenSeam\Core\Layout\Internal\Moves;
  * The symmetry that a layout has, or most nearly has, and the cells that break it.
  *
  * Of the symmetries that all cells obey after changing few of them, the one with most moves counts, then the one with
- * fewest changes. What breaks it as a whole, as a smaller symmetry has it, is no mistake but the design: then
- * the smaller one counts, so that a regular layout has no odd cells.
+ * fewest changes. A symmetry is not the layout's where a cell would have to change that no placement of its unit mends
+ * (another kind of unit, a turning centre), nor where what breaks it is carried into each other by a symmetry that the
+ * layout has exactly: that is the design.
  */
 final readonly class OddOnesOut
 {
     /** One cell in so many may be odd, of those that hold more than a plain patch. */
     private const ONE_IN = 4;
 
-    /** Cells that are odd together, as a smaller symmetry has them, where that one is not without breaks itself. */
-    private const ODD_TOGETHER = 4;
-
-    /** @param list<OddCell> $odd in reading order */
+    /**
+     * @param list<OddCell> $odd        in reading order
+     * @param bool          $isBorneOut whether units elsewhere agree on the symmetry; the first two on an empty wall only differ
+     */
     private function __construct(
         public Symmetry $symmetry,
         public array $odd,
+        public bool $isBorneOut,
     ) {}
 
     public static function of(Face $face): self
@@ -41,8 +43,7 @@ final readonly class OddOnesOut
     {
         $grid = $face->block->grid;
         $busy = count(array_filter($pictures->units, static fn ($unit): bool => $unit->cell->unit->kind() !== 'plain'));
-        // One unit alone is no odd one out of anything.
-        $allowed = count($pictures->units) === 1 ? 0 : max(1, intdiv($busy, self::ONE_IN));
+        $allowed = max(1, intdiv($busy, self::ONE_IN));
         $judged = [];
         foreach (Moves::allOf($pictures->units, Box::of($face->outline()), count($grid->columns), count($grid->rows)) as $moves) {
             $one = Judged::of($moves, $pictures, $allowed);
@@ -51,43 +52,29 @@ final readonly class OddOnesOut
             }
         }
         usort($judged, static fn (Judged $a, Judged $b): int => [$b->moves->count, $a->changes] <=> [$a->moves->count, $b->changes]);
-        foreach ($judged as $i => $one) {
-            if (! self::isDesign($one, array_slice($judged, $i + 1)) && ! self::isOtherUnits($one, $judged, $pictures)) {
-                return new self($one->moves->symmetry, $one->oddCells($pictures));
+        $exact = array_filter($judged, static fn (Judged $one): bool => $one->changes === 0);
+        foreach ($judged as $one) {
+            $odd = self::isDesign($one, $exact) ? null : $one->oddCells($pictures);
+            if ($odd !== null) {
+                return new self($one->moves->symmetry, $odd, $one->isBorneOut);
             }
         }
 
-        return new self(Symmetry::None, []);
+        return new self(Symmetry::None, [], false);
     }
 
     /**
-     * Whether a repeat is broken only by units that no turn would mend, while another symmetry is whole: a centre, say.
+     * Whether what breaks the symmetry is carried into each other by one that the layout has exactly.
      *
-     * @param list<Judged> $all
+     * @param array<Judged> $exact
      */
-    private static function isOtherUnits(Judged $repeat, array $all, CellPictures $pictures): bool
+    private static function isDesign(Judged $one, array $exact): bool
     {
-        return $repeat->moves->symmetry === Symmetry::Repeat && $repeat->odd !== []
-            && array_filter($repeat->oddCells($pictures), static fn (OddCell $odd): bool => $odd->mend !== null) === []
-            && array_filter($all, static fn (Judged $other): bool => $other->changes === 0 && $other->moves->symmetry !== Symmetry::Repeat) !== [];
-    }
-
-    /**
-     * Whether a smaller symmetry explains what the larger one calls odd.
-     *
-     * @param list<Judged> $others
-     */
-    private static function isDesign(Judged $larger, array $others): bool
-    {
-        foreach ($others as $smaller) {
-            $explained = array_diff(array_keys($larger->odd), array_keys($smaller->odd));
-            if ($smaller->moves->count === $larger->moves->count || $explained === []) {
-                continue;
-            }
-            $least = $smaller->changes === 0 ? 2 : self::ODD_TOGETHER;
-            $whole = array_filter($smaller->moves->orbits, static fn (array $orbit): bool => count($orbit) >= $least && array_diff($orbit, $explained) === []);
-            if (count(array_merge([], ...$whole)) === count($explained)) {
-                return true;
+        foreach ($exact as $obeyed) {
+            foreach ($obeyed->moves->orbits as $orbit) {
+                if (count(array_intersect_key(array_flip($orbit), $one->odd)) > 1) {
+                    return true;
+                }
             }
         }
 

@@ -6,11 +6,16 @@ namespace KeenSeam\Core\Layout;
 
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Block\Luminance;
 use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PatternUnit;
 use KeenSeam\Core\Block\PlacedUnit;
 
-/** Two fabrics of a unit that lie side by side and are so close in value that the figure will not show. */
+/**
+ * Two fabrics of a unit that lie side by side and are so close in value that the figure will not show, or one fabric on
+ * itself where a kind of unit has two.
+ */
 final readonly class TooClose
 {
     /** In a grey picture, less than this contrast ratio reads as one shade. Common practice, no published source. */
@@ -48,14 +53,31 @@ final readonly class TooClose
         foreach ($patches as $i => $a) {
             foreach (array_slice($patches, 0, $i) as $b) {
                 [$one, $other] = [$a->fabric, $b->fabric];
-                if ($one->key !== $other->key && $one->value === $other->value
-                    && Luminance::contrast($one->color, $other->color) < self::LEAST_CONTRAST && self::lieSideBySide($a, $b)) {
+                $isLost = $one->key === $other->key
+                    ? self::isFigureOf($unit, $a, $b)
+                    : $one->value === $other->value && Luminance::contrast($one->color, $other->color) < self::LEAST_CONTRAST;
+                if ($isLost && self::lieSideBySide($a, $b)) {
                     $pairs[min($one->key, $other->key).' '.max($one->key, $other->key)] = $one->key < $other->key ? [$one, $other] : [$other, $one];
                 }
             }
         }
 
         return $pairs;
+    }
+
+    /** Whether the two belong to one unit that is pieced to show a figure; in a drawn one, and in a small grid, equal neighbours may be wanted. */
+    private static function isFigureOf(PlacedUnit $unit, Patch $a, Patch $b): bool
+    {
+        foreach ($unit->parts as $part) {
+            if ($part instanceof PlacedUnit) {
+                $inside = count(array_filter($part->patches(), static fn (Patch $patch): bool => $patch === $a || $patch === $b));
+                if ($inside > 0) {
+                    return $inside === 2 && self::isFigureOf($part, $a, $b);
+                }
+            }
+        }
+
+        return $unit->cell->unit instanceof PatternUnit || $unit->cell->unit instanceof FlippedCornersUnit;
     }
 
     private static function lieSideBySide(Patch $a, Patch $b): bool

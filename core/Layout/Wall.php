@@ -117,9 +117,9 @@ final readonly class Wall
         foreach ($places as $_) {
             $next = array_values(array_filter(
                 OddOnesOut::of(Face::of($wall->open()->asBlock()))->odd,
-                static fn (OddCell $odd): bool => $odd->mend !== null && in_array([$odd->cell->row, $odd->cell->column], $places, true),
+                static fn (OddCell $odd): bool => in_array([$odd->cell->row, $odd->cell->column], $places, true),
             ))[0] ?? null;
-            if ($next?->mend === null) {
+            if ($next === null) {
                 break;
             }
             $wall = $wall->lying([[$next->cell->row, $next->cell->column]], $next->mend);

@@ -16,13 +16,15 @@ use KeenSeam\Core\Layout\OddCell;
 final readonly class Judged
 {
     /**
-     * @param int                                 $changes two cells of a pair that disagree count as one
-     * @param array<int, \Closure(Picture): bool> $odd     by cell: whether a picture would do there
+     * @param int                                 $changes    two cells of a pair that disagree count as one
+     * @param array<int, \Closure(Picture): bool> $odd        by cell: whether a picture would do there
+     * @param bool                                $isBorneOut whether cells that hold more than a plain patch agree anywhere
      */
     private function __construct(
         public Moves $moves,
         public int $changes,
         public array $odd,
+        public bool $isBorneOut,
     ) {}
 
     /** Null when more than $allowed cells would have to change, or no majority tells what they should show. */
@@ -30,6 +32,7 @@ final readonly class Judged
     {
         $changes = 0;
         $odd = [];
+        $isBorneOut = false;
         foreach ($moves->orbits as $orbit) {
             $ofOrbit = self::oddIn($orbit, $moves, $pictures);
             if ($ofOrbit === null) {
@@ -37,25 +40,31 @@ final readonly class Judged
             }
             $changes += count($orbit) === 2 && count($ofOrbit) === 2 ? 1 : count($ofOrbit);
             $odd += $ofOrbit;
+            $agreeing = array_diff($orbit, array_keys($ofOrbit));
+            $isBorneOut = $isBorneOut || (count($agreeing) > 1 && $pictures->units[min($agreeing)]->cell->unit->kind() !== 'plain');
             if ($changes > $allowed) {
                 return null;
             }
         }
 
-        return new self($moves, $changes, $odd);
+        return new self($moves, $changes, $odd, $isBorneOut);
     }
 
-    /** @return list<OddCell> */
-    public function oddCells(CellPictures $pictures): array
+    /** @return list<OddCell>|null null where one of them would have to change and no placement of its unit would do */
+    public function oddCells(CellPictures $pictures): ?array
     {
         $odd = $this->odd;
         ksort($odd);
+        $cells = [];
+        foreach ($odd as $cell => $isWanted) {
+            $mend = $pictures->placementThatShows($cell, $isWanted);
+            if ($mend === null) {
+                return null;
+            }
+            $cells[] = new OddCell($pictures->units[$cell]->cell, $mend);
+        }
 
-        return array_map(
-            static fn (int $cell, \Closure $isWanted): OddCell => new OddCell($pictures->units[$cell]->cell, $pictures->placementThatShows($cell, $isWanted)),
-            array_keys($odd),
-            $odd,
-        );
+        return $cells;
     }
 
     /**

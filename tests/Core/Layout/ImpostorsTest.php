@@ -62,7 +62,12 @@ final class ImpostorsTest extends TestCase
         foreach ($file['cells'] as $i => $cell) {
             $across = $cell['column'] === 1 ? 1 - 1 / 1024 : 1 / 1024;
             $right = self::sampled($file, $i, $across);
+            [$width, $height] = [$file['finished']['width'] * (int) $file['columns'][$cell['column'] - 1] * count($file['rows']), $file['finished']['height'] * array_sum($file['columns'])];
             foreach (Symmetry::all() as $placement) {
+                // A unit that is longer than wide does not fit after a quarter turn.
+                if ($width !== $height && ($placement->turn->value - $cell['turn']) % 180 !== 0) {
+                    continue;
+                }
                 $file['cells'][$i] = ['turn' => $placement->turn->value, 'mirrored' => $placement->mirrored] + $cell;
                 [$face, $edge] = self::sampled($file, $i, $across);
                 if ($face !== $right[0] && $edge === $right[1]) {

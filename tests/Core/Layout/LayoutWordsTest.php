@@ -45,4 +45,22 @@ final class LayoutWordsTest extends TestCase
         self::assertCount(1, $words);
         self::assertStringEndsWith('are close in value: the figure may not show in 5 units, row 1 column 1; row 1 column 2; row 1 column 3; row 2 column 1 and more.', $words[0]);
     }
+
+    public function test_a_fabric_on_itself_is_told_where_a_figure_was_meant(): void
+    {
+        $words = static fn (string ...$rows): array => array_map(LayoutWords::tooClose(...), TooClose::allOn(Face::of(Blocks::of(...$rows))));
+        $name = Blocks::of('pA')->fabrics['A']->name;
+        self::assertSame(["$name lies on $name: no figure shows in 2 units, row 1 column 1; row 1 column 2."], $words('hAA gABA hAB'));
+        self::assertSame([], $words('pA pA hAB'));
+        self::assertSame([], $words('qABAB dABBBB'), 'what only meets in a point');
+        $file = Blocks::file('pA hAB');
+        $strips = static fn (string ...$fabrics): array => array_map(static fn (string $fabric, int $i): array => ['fabric' => $fabric, 'points' => [['0', "$i/3"], ['1', "$i/3"], ['1', ($i + 1).'/3'], ['0', ($i + 1).'/3']]], $fabrics, array_keys($fabrics));
+        $file['cells'][0] = ['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => $strips('A', 'A', 'B')];
+        self::assertSame([], TooClose::allOn(Face::of(BlockFile::read($file))), 'a seam in one cloth may be wanted');
+        $small = static fn (string $unit, array $fabrics): array => ['row' => 1, 'column' => 1, 'unit' => 'grid', 'columns' => ['1', '1'], 'rows' => ['1'], 'cells' => [['row' => 1, 'column' => 1, 'unit' => $unit, 'fabrics' => $fabrics], ['row' => 1, 'column' => 2, 'unit' => 'plain', 'fabrics' => ['A']]]];
+        $file['cells'][0] = $small('plain', ['A']);
+        self::assertSame([], TooClose::allOn(Face::of(BlockFile::read($file))));
+        $file['cells'][0] = $small('half-square-triangle', ['B', 'B']);
+        self::assertCount(1, TooClose::allOn(Face::of(BlockFile::read($file))));
+    }
 }

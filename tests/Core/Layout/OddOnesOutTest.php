@@ -58,9 +58,22 @@ final class OddOnesOutTest extends TestCase
         self::assertSame(['row 1 column 1: 180', 'row 3 column 3: 180'], $odd);
     }
 
-    public function test_a_unit_of_other_fabrics_cannot_be_mended_by_turning(): void
+    public function test_what_no_turn_of_its_unit_mends_is_not_odd(): void
     {
-        self::assertSame([Symmetry::QuarterTurn, ['row 1 column 1: none']], self::look('gCAB gABC90', 'gABC270 gABC180'));
+        // Other fabrics, another kind, a turning centre in an even star, the first unit on an empty wall.
+        self::assertSame([Symmetry::None, []], self::look('gCAB gABC90', 'gABC270 gABC180'));
+        self::assertSame([Symmetry::None, []], self::look('hAB hAB90', 'hAB270 qABBB'));
+        $star = static fn (string $centre): array => self::look('hAB gABB hAB90', "gABB270 $centre gABB90", 'hAB270 gABB180 hAB180');
+        self::assertSame([[Symmetry::Full, []], [Symmetry::None, []]], [$star('pB'), $star('sABC')]);
+        self::assertSame([], self::look('hAB pA pA', 'pA pA pA', 'pA pA pA')[1]);
+    }
+
+    public function test_the_first_two_on_an_empty_wall_only_differ(): void
+    {
+        $two = OddOnesOut::of(Face::of(Blocks::of('hAB pA hAB', 'pA pA pA', 'pA pA pA')));
+        self::assertSame([false, 2], [$two->isBorneOut, count($two->odd)]);
+        $more = OddOnesOut::of(Face::of(Blocks::of('hAB gABB hAB', 'pA pB pA', 'hAB270 gABB180 hAB180')));
+        self::assertSame([true, Symmetry::MirrorBoth, 1], [$more->isBorneOut, $more->symmetry, count($more->odd)]);
     }
 
     public function test_what_a_smaller_symmetry_has_as_a_whole_is_the_design(): void
@@ -122,7 +135,7 @@ final class OddOnesOutTest extends TestCase
             'row %d column %d: %s',
             $odd->cell->row,
             $odd->cell->column,
-            $odd->mend === null ? 'none' : $odd->mend->turn->value.($odd->mend->mirrored ? ' mirrored' : ''),
+            $odd->mend->turn->value.($odd->mend->mirrored ? ' mirrored' : ''),
         ), $found->odd)];
     }
 
