@@ -6,6 +6,7 @@ namespace App\Wall;
 
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Layout\Spot;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
 
@@ -72,6 +73,25 @@ final readonly class EditFields
     public function length(string $field, LengthUnit $unit): Length
     {
         return Length::parse($this->text($field), $unit);
+    }
+
+    /** Two shares of a cell, as texts: "1/3", "0.5". */
+    public function spot(string $field): Spot
+    {
+        $value = $this->list($field);
+        if (count($value) !== 2 || ! is_string($value[0]) || ! is_string($value[1]) || max(strlen($value[0]), strlen($value[1])) > 20) {
+            throw EditNotReadable::field($field, 'place: two shares of the cell, like 1/3 and 1/2');
+        }
+
+        return new Spot(Length::parse($value[0])->inches, Length::parse($value[1])->inches);
+    }
+
+    /** @return array{int, int} */
+    public function pair(string $field): array
+    {
+        $value = $this->list($field);
+
+        return count($value) === 2 && is_int($value[0]) && is_int($value[1]) ? [$value[0], $value[1]] : throw EditNotReadable::field($field, 'pair of patches');
     }
 
     /** @return list<array{int, int}> row and column of each */

@@ -10,6 +10,10 @@ use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Layout\Axis;
+use KeenSeam\Core\Layout\CellDrawing;
+use KeenSeam\Core\Layout\DrawingStart;
+use KeenSeam\Core\Layout\Grouping;
+use KeenSeam\Core\Layout\LayoutNotPossible;
 use KeenSeam\Core\Layout\TrayUnit;
 use KeenSeam\Core\Layout\Wall;
 
@@ -18,7 +22,7 @@ final class Edits
 {
     private const KNOWN = [
         'place', 'lay', 'move', 'lie', 'mend', 'swap', 'clear', 'label', 'carry', 'paint', 'corner', 'add-line', 'remove-line', 'size-line',
-        'size', 'name', 'allowance', 'fabric', 'remove-fabric',
+        'size', 'name', 'allowance', 'fabric', 'remove-fabric', 'cut', 'sew-back', 'draw', 'as-one', 'group', 'open-out',
     ];
 
     /**
@@ -50,8 +54,28 @@ final class Edits
             'allowance' => [$wall->withAllowance($edit->length('size', $wall->block->unit)), 'Change the seam allowance'],
             'fabric' => self::fabric($wall, $edit),
             'remove-fabric' => [$wall->withoutFabric($edit->text('key'), $edit->has('instead') ? $edit->text('instead') : null), 'Take a fabric away'],
+            'cut' => [self::drawing($wall, $edit)->cut($edit->spot('from'), $edit->spot('to'), $edit->has('through')), 'Cut'],
+            'sew-back' => [self::drawing($wall, $edit)->sewnBack(...$edit->pair('patches')), 'Sew two patches back into one'],
+            'draw' => [Grouping::drawn($wall, self::chosen($edit), $edit->choice('start', DrawingStart::class)), 'Begin a drawn unit'],
+            'as-one' => [Grouping::asOneCell($wall), 'Make it one cell'],
+            'group' => [Grouping::grouped($wall, self::chosen($edit)), 'Make a small grid'],
+            'open-out' => [Grouping::openedOut($wall, ...self::chosen($edit)[0]), 'Open a small grid into cells'],
             default => throw EditNotReadable::unknown($do, self::KNOWN),
         };
+    }
+
+    /** @throws KeenSeamProblem */
+    private static function drawing(Wall $wall, EditFields $edit): CellDrawing
+    {
+        return CellDrawing::of($wall, ...self::chosen($edit)[0]);
+    }
+
+    /** @return non-empty-list<array{int, int}> */
+    private static function chosen(EditFields $edit): array
+    {
+        $places = $edit->places();
+
+        return $places === [] ? throw LayoutNotPossible::nothingChosen() : $places;
     }
 
     /** @return array{Wall, string} */

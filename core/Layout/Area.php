@@ -21,6 +21,14 @@ final readonly class Area
         return new self($cell->row, $cell->column, $cell->rowSpan, $cell->columnSpan);
     }
 
+    /** @param non-empty-list<array{int, int}> $places row and column */
+    public static function round(array $places): self
+    {
+        [$rows, $columns] = [array_column($places, 0), array_column($places, 1)];
+
+        return new self(min($rows), min($columns), max($rows) - min($rows) + 1, max($columns) - min($columns) + 1);
+    }
+
     /** @return list<array{int, int}> row and column of every place, in reading order */
     public function places(): array
     {

@@ -27,6 +27,56 @@ final class LayoutNotPossible extends \InvalidArgumentException implements KeenS
         ), '/area');
     }
 
+    public static function cutWithoutLength(): self
+    {
+        return new self('The cut ends where it begins. Choose another mark to cut to.', '/to');
+    }
+
+    public static function cutOutside(): self
+    {
+        return new self('The cut leaves the unit. Give both ends as shares of its width and height, from 0 to 1.', '/to');
+    }
+
+    public static function cutEndsInside(int $patch): self
+    {
+        return new self(sprintf('The cut ends inside patch %d, and no straight seam ends in the middle of a patch. Cut on to its edge, or cut through everything.', $patch), '/to');
+    }
+
+    public static function cutAlongSeam(): self
+    {
+        return new self('There is nothing to cut along this line: it runs along a seam or an edge.', '/to');
+    }
+
+    public static function notTwoPatches(int $count): self
+    {
+        return new self(sprintf('Choose two of the %d patches to sew back into one.', $count), '/patches');
+    }
+
+    public static function noSeamBetween(int $one, int $other): self
+    {
+        return new self(sprintf('Patches %d and %d have no whole seam in common: together they would have a corner that points in, and no straight seam goes round that.', $one, $other), '/patches');
+    }
+
+    public static function pointsIn(int $one, int $other): self
+    {
+        return new self(sprintf('Patches %d and %d together would have a corner that points in, and no straight seam goes round that. Leave them two.', $one, $other), '/patches');
+    }
+
+    public static function notWholeCells(): self
+    {
+        return new self('Only a small grid can be opened into cells. Choose one.', '/places');
+    }
+
+    public static function oneCellOnly(): self
+    {
+        return new self('One unit alone makes no small grid. Choose several that lie side by side.', '/places');
+    }
+
+    public static function nothingChosen(): self
+    {
+        return new self('Nothing is chosen there. Choose a place on the wall.', '/places');
+    }
+
     public static function lastLine(Axis $axis): self
     {
         return new self(sprintf('This is the only %s. A layout keeps at least one.', $axis->one()), '/number');

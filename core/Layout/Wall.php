@@ -43,6 +43,12 @@ final readonly class Wall
         return $wall;
     }
 
+    /** With another grid in the place of the open one. */
+    public function withGrid(Grid $grid): self
+    {
+        return $this->withBlock($this->open()->replaced($grid));
+    }
+
     /** The grid that is open. */
     public function open(): OpenGrid
     {
@@ -79,7 +85,7 @@ final readonly class Wall
      */
     public function placed(string $kind, array $places, bool $asOne, string $figure): self
     {
-        $areas = $asOne ? [self::round($places)] : array_map(Area::ofCell(...), array_values(array_filter(
+        $areas = $asOne ? [Area::round($places)] : array_map(Area::ofCell(...), array_values(array_filter(
             $this->grid()->cells,
             static fn (Cell $cell): bool => array_filter($places, static fn (array $place): bool => $cell->covers(...$place)) !== [],
         )));
@@ -273,14 +279,6 @@ final readonly class Wall
     public function withoutFabric(string $key, ?string $instead): self
     {
         return $this->withBlock($this->cloths()->without($key, $instead));
-    }
-
-    /** @param non-empty-list<array{int, int}> $places */
-    private static function round(array $places): Area
-    {
-        [$rows, $columns] = [array_column($places, 0), array_column($places, 1)];
-
-        return new Area(min($rows), min($columns), max($rows) - min($rows) + 1, max($columns) - min($columns) + 1);
     }
 
     /** @param \Closure(GridEdit): GridEdit $change */

@@ -26,7 +26,7 @@ final class SymmetryTriedTest extends TestCase
     public function test_it_is_what_trying_finds(): void
     {
         $found = [];
-        for ($seed = 0; $seed < 400; ++$seed) {
+        for ($seed = 0; $seed < 120; ++$seed) {
             $file = self::nearlyRegular(new Randomizer(new Mt19937($seed)));
             $look = OddOnesOut::of(Face::of(BlockFile::read($file)));
             $odd = array_map(static fn (OddCell $one): string => $one->cell->row.' '.$one->cell->column, $look->odd);
