@@ -6,6 +6,7 @@ use App\Http\Controllers\BlockController;
 use App\Http\Controllers\BlockFileController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\CuttingQuestionController;
+use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\EverythingController;
 use App\Http\Controllers\ImpostorController;
 use App\Http\Controllers\JoinsController;
@@ -24,6 +25,7 @@ use App\Http\Controllers\SeamChoicesController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\StyleController;
 use App\Http\Controllers\SwatchController;
+use App\Http\Controllers\TrayController;
 use App\Http\Controllers\WallController;
 use App\Http\Controllers\WallFiguresController;
 use App\Http\Controllers\WorkController;
@@ -44,6 +46,8 @@ Route::post('planning/{key}/stop', [PlanningController::class, 'stop'])->where('
 Route::post('planning/{key}/on', [PlanningController::class, 'lookOn'])->where('key', 'plan:[0-9a-f]{32}');
 Route::get('starts', [StartController::class, 'index']);
 Route::post('starts', [StartController::class, 'store']);
+Route::delete('tray/{unit}', [TrayController::class, 'destroy'])->whereNumber('unit');
+Route::post('tray/{unit}/restore', [TrayController::class, 'restore'])->whereNumber('unit')->withTrashed();
 Route::apiResource('blocks', BlockController::class);
 Route::prefix('blocks/{block}')->group(static function (): void {
     Route::post('restore', RestoreController::class)->withTrashed();
@@ -78,6 +82,8 @@ Route::prefix('blocks/{block}')->group(static function (): void {
     Route::post('edits', [WallController::class, 'edit']);
     Route::post('undo', [WallController::class, 'undo']);
     Route::post('redo', [WallController::class, 'redo']);
+    Route::get('wall/drawing', DrawingController::class);
+    Route::post('tray', [TrayController::class, 'store']);
     Route::get('wall/figures', WallFiguresController::class);
     Route::get('wall/impostors', ImpostorController::class);
     Route::put('picture', [PictureController::class, 'store']);

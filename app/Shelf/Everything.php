@@ -23,7 +23,10 @@ final readonly class Everything
     /** Rows that belong to a block, by its number. */
     private const OF_BLOCKS = ['block_edits', 'work_events'];
 
-    private const ALONE = ['swatches', 'seam_tests', 'habits'];
+    private const ALONE = ['swatches', 'seam_tests', 'habits', 'own_units'];
+
+    /** Tables that files of before do not have. */
+    private const ADDED = ['own_units'];
 
     public function __construct(private BlockDoor $door) {}
 
@@ -124,7 +127,8 @@ final readonly class Everything
         foreach ([self::BLOCKS, ...self::OF_BLOCKS, ...self::ALONE] as $table) {
             $columns = array_flip(Schema::getColumnListing($table));
             $tables[$table] = [];
-            foreach (is_array($file['tables'][$table] ?? null) ? $file['tables'][$table] : throw EverythingNotReadable::other() as $row) {
+            $rows = $file['tables'][$table] ?? (in_array($table, self::ADDED, true) ? [] : null);
+            foreach (is_array($rows) ? $rows : throw EverythingNotReadable::other() as $row) {
                 if (! is_array($row) || array_filter($row, static fn (mixed $value): bool => $value !== null && ! is_scalar($value)) !== []) {
                     throw EverythingNotReadable::other();
                 }

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Wall;
 
 use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Corner;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Layout\Area;
 use KeenSeam\Core\Layout\Axis;
 use KeenSeam\Core\Layout\CellDrawing;
 use KeenSeam\Core\Layout\DrawingStart;
@@ -82,12 +84,20 @@ final class Edits
     private static function place(Wall $wall, EditFields $edit): array
     {
         [$kind, $places] = [$edit->text('kind'), $edit->places()];
-        if (! TrayUnit::isKnown($kind) || $places === []) {
-            throw EditNotReadable::field($places === [] ? 'places' : 'kind', $places === [] ? 'list of rows and columns' : 'kind of unit in the tray');
+        if ($places === []) {
+            throw EditNotReadable::field('places', 'list of rows and columns');
         }
-        $changed = $wall->placed($kind, $places, $edit->has('asOne'), $edit->text('figure'));
+        if (! TrayUnit::isKnown($kind) && ! OwnTray::has($kind)) {
+            throw EditNotReadable::field('kind', 'kind of unit in the tray');
+        }
+        $own = OwnTray::placed($kind, $wall->block, ...$wall->cloths()->three($edit->text('figure')));
+        if ($own !== null) {
+            [$unit, $lies, $name] = $own;
 
-        return [$changed, 'Place '.str_replace('-', ' ', $kind)];
+            return [$wall->filled($places, $edit->has('asOne'), static fn (Area $area): Cell => new Cell($area->row, $area->column, $area->rowSpan, $area->columnSpan, $unit, $lies, $name)), 'Place '.$name];
+        }
+
+        return [$wall->placed($kind, $places, $edit->has('asOne'), $edit->text('figure')), 'Place '.str_replace('-', ' ', $kind)];
     }
 
     /** @return array{Wall, string} */

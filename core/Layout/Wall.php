@@ -85,20 +85,32 @@ final readonly class Wall
      */
     public function placed(string $kind, array $places, bool $asOne, string $figure): self
     {
-        $areas = $asOne ? [Area::round($places)] : array_map(Area::ofCell(...), array_values(array_filter(
-            $this->grid()->cells,
-            static fn (Cell $cell): bool => array_filter($places, static fn (array $place): bool => $cell->covers(...$place)) !== [],
-        )));
         [$fabric, $ground, $second] = $this->cloths()->three($figure);
         $open = $this->open();
 
-        return $this->laid(array_map(fn (Area $area): Cell => new Cell(
+        return $this->filled($places, $asOne, fn (Area $area): Cell => new Cell(
             $area->row,
             $area->column,
             $area->rowSpan,
             $area->columnSpan,
             TrayUnit::unit($kind, $fabric, $ground, $second, $open->shorterSide($area), $this->block->unit),
-        ), $areas));
+        ));
+    }
+
+    /**
+     * Fills every cell that covers one of the places, or the rectangle round them all as one.
+     *
+     * @param non-empty-list<array{int, int}> $places row and column
+     * @param \Closure(Area): Cell            $with
+     *
+     * @throws LayoutNotPossible
+     */
+    public function filled(array $places, bool $asOne, \Closure $with): self
+    {
+        return $this->laid(array_map($with, $asOne ? [Area::round($places)] : array_map(Area::ofCell(...), array_values(array_filter(
+            $this->grid()->cells,
+            static fn (Cell $cell): bool => array_filter($places, static fn (array $place): bool => $cell->covers(...$place)) !== [],
+        )))));
     }
 
     /**

@@ -10,6 +10,7 @@ use App\Documents\ShelfDocument;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
 use App\Wall\EditNotReadable;
+use App\Wall\OwnTray;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -39,7 +40,7 @@ final readonly class StartController
         $lines = array_fill(0, 4, Fraction::of(1));
         [$side, $allowance] = [Length::ofInches(12), Length::ofInches(1, 4)];
 
-        return new JsonResponse(['tray' => self::tray(), 'follows' => self::follows(), 'starts' => array_map(static fn (Start $start): array => [
+        return new JsonResponse(['tray' => self::tray(), 'own' => OwnTray::shown(), 'follows' => self::follows(), 'starts' => array_map(static fn (Start $start): array => [
             'start' => $start->value,
             'words' => $start->words(),
             'face' => FaceDocument::of(Face::of($start->block($start->words(), LengthUnit::Inch, $side, $side, $allowance, $lines, $lines))),

@@ -117,6 +117,34 @@ export type WallEdit =
       key: string
       instead?: string
     }
+  | {
+      do: 'cut'
+      places: WallPlace[]
+      from: [string, string]
+      to: [string, string]
+      through?: true
+    }
+  | {
+      do: 'sew-back'
+      places: WallPlace[]
+      patches: [number, number]
+    }
+  | {
+      do: 'draw'
+      places: WallPlace[]
+      start: 'whole' | 'halves' | 'picture'
+    }
+  | {
+      do: 'as-one'
+    }
+  | {
+      do: 'group'
+      places: WallPlace[]
+    }
+  | {
+      do: 'open-out'
+      places: WallPlace[]
+    }
 /** Layers of cloth at raw size, the lowest first. */
 export type ClothShown = {
   fabric: string
@@ -793,6 +821,8 @@ export interface StartsShown {
     face: FaceShown
   }[]
   follows: FollowShown[]
+  /** The quilter's own. */
+  own: TrayKind[]
 }
 export interface FollowShown {
   name: Symmetry
@@ -1149,4 +1179,32 @@ export interface Problem {
   code: string
   message: string
   where: string
+}
+export interface OwnTrayShown {
+  own: TrayKind[]
+}
+/** A place to cut from or to: shares of the cell, and where that is on it. */
+export interface DrawingMark {
+  x: string
+  y: string
+  at: Place
+}
+/** One cell, large, in finished lengths from its upper left corner. */
+export interface DrawingShown {
+  row: number
+  column: number
+  width: number
+  height: number
+  /** Finished. */
+  size: [string, string]
+  patches: PatchShown[]
+  marks: DrawingMark[]
+  /** In the order they are sewn. */
+  seams: {
+    from: Place
+    to: Place
+  }[]
+  /** Why straight seams cannot build it. */
+  problem: string | null
+  inTheWay: number[]
 }
