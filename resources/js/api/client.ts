@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { BroughtBack, Chain, ChoicesShown, CuttingChoices, CuttingShown, JoinsChanged, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartsShown, StepPicture, StylesShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { BroughtBack, Chain, ChoicesShown, CuttingChoices, CuttingShown, DrawingShown, JoinsChanged, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartsShown, StepPicture, StylesShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -94,6 +94,16 @@ export const lookTwice = (block: number, path: string, [row, column]: WallPlace)
 
 export const edit = (block: number, version: number, path: string, change: WallEdit, follow: Symmetry) =>
   ask<WallShown>('POST', `/blocks/${block}/edits?path=${path}`, { version, json: { edit: change, follow } })
+
+export const drawing = (block: number, path: string, [row, column]: WallPlace) =>
+  ask<DrawingShown>('GET', `/blocks/${block}/wall/drawing?path=${path}&row=${row}&column=${column}`)
+
+export const keepUnit = (block: number, path: string, [row, column]: WallPlace, name: string) =>
+  ask<OwnTrayShown>('POST', `/blocks/${block}/tray?path=${path}`, { json: { name, row, column } })
+
+export const dropUnit = (unit: number) => ask<OwnTrayShown>('DELETE', `/tray/${unit}`)
+
+export const bringUnitBack = (unit: number) => ask<OwnTrayShown>('POST', `/tray/${unit}/restore`)
 
 export const undo = (block: number, version: number, path: string) => ask<WallShown>('POST', `/blocks/${block}/undo?path=${path}`, { version })
 

@@ -78,3 +78,28 @@ export function plyRuns(plies: number[]): { plies: number; at: number; share: nu
 const degrees = (radians: number): number => round((((radians * 180) / Math.PI) % 360 + 360) % 360)
 
 const round = (value: number): number => Math.round(value * 1e4) / 1e4
+
+/** The place so far on the way from one to the other. */
+export const along = ([ax, ay]: Place, [bx, by]: Place, share: number): Place => [ax + (bx - ax) * share, ay + (by - ay) * share]
+
+/** The place that is nearest to another, by its number; null where there is none. */
+export function nearest(places: Place[], [x, y]: Place): { number: number; distance: number } | null {
+  let found: { number: number; distance: number } | null = null
+  places.forEach(([px, py], number) => {
+    const distance = Math.hypot(px - x, py - y)
+    if (found === null || distance < found.distance) found = { number, distance }
+  })
+  return found
+}
+
+/** The next place that way, straight ahead rather than aside; the same where there is none. */
+export function nextPlace(places: Place[], from: number, [dx, dy]: Place): number {
+  const here = places[from]
+  if (here === undefined) return 0
+  let best = { number: from, cost: Infinity }
+  places.forEach(([x, y], number) => {
+    const [ahead, aside] = [(x - here[0]) * dx + (y - here[1]) * dy, Math.abs((x - here[0]) * dy) + Math.abs((y - here[1]) * dx)]
+    if (ahead > 1e-9 && aside <= ahead * 2 && ahead + aside * 4 < best.cost) best = { number, cost: ahead + aside * 4 }
+  })
+  return best.number
+}

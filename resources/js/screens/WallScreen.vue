@@ -6,6 +6,8 @@ import * as api from '@/api/client'
 import type { Axis, CornerName, FollowShown, TrayKind, WallFabric } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
+import DrawingBoard from '@/components/wall/DrawingBoard.vue'
+import DrawingPanel from '@/components/wall/DrawingPanel.vue'
 import FabricPanel from '@/components/wall/FabricPanel.vue'
 import FabricShelf from '@/components/wall/FabricShelf.vue'
 import KeysDialog from '@/components/wall/KeysDialog.vue'
@@ -15,15 +17,18 @@ import SizePanel from '@/components/wall/SizePanel.vue'
 import UnitTray from '@/components/wall/UnitTray.vue'
 import WallGrid from '@/components/wall/WallGrid.vue'
 import WholePanel from '@/components/wall/WholePanel.vue'
+import { useDrawingBoard } from '@/composables/useDrawingBoard'
 import { useRail, useStations } from '@/composables/useStations'
 import { useWallKeys, type WallKey } from '@/composables/useWallKeys'
 import FractionText from '@/drawing/FractionText.vue'
+import { counted } from '@/drawing/words'
 import { useWallStore } from '@/stores/wall'
 
 const props = defineProps<{ block: number }>()
 
 const wall = useWallStore()
 const tray = shallowRef<TrayKind[]>([])
+const own = shallowRef<TrayKind[]>([])
 const follows = shallowRef<FollowShown[]>([])
 const figureKey = ref<string | null>(null)
 const isPainting = ref(false)
@@ -60,7 +65,7 @@ const otherHand = computed(() => {
 
 onMounted(async () => {
   const told = await api.starts().catch(() => null)
-  ;[tray.value, follows.value] = [told?.tray ?? [], told?.follows ?? []]
+  ;[tray.value, own.value, follows.value] = [told?.tray ?? [], told?.own ?? [], told?.follows ?? []]
   window.addEventListener('focus', wall.refresh)
   window.addEventListener('beforeunload', warnOfUnsent)
 })
@@ -81,9 +86,34 @@ function place(kind: string, asOne: boolean) {
   void wall.edit({ do: 'place', kind, places: chosen, figure: key, ...(asOne ? { asOne: true as const } : {}) })
 }
 
-function paint(patch: number | null) {
-  const key = figure.value?.key
-  if (patch !== null && key !== undefined) void wall.edit({ do: 'paint', patch: patch + (shown.value?.firstPatch ?? 0), fabric: key })
+function paint(patch: number | null, fabric = figure.value?.key) {
+  if (patch !== null && fabric !== undefined) void wall.edit({ do: 'paint', patch: patch + (shown.value?.firstPatch ?? 0), fabric })
+}
+
+const boardPatch = (id: number) => (isPainting.value ? paint(id) : board.choose(id))
+
+async function keepUnit(name: string) {
+  if (wall.board !== null && shown.value !== null) own.value = await wall.keepUnit(name)
+}
+
+/** One unit over all chosen cells, laid on the drawing board. */
+async function drawAsOne() {
+  const chosen = wall.places
+  const first = chosen[0]
+  if (first === undefined) return
+  if (chosen.length > 1) await wall.edit({ do: 'draw', places: chosen, start: 'picture' })
+  await wall.draw(first)
+}
+
+async function drawWhole() {
+  await wall.edit({ do: 'as-one' })
+  await wall.draw([1, 1])
+}
+
+/** On the drawing board what is chosen takes the fabric; else it is the next figure. */
+function chooseFabric(key: string) {
+  figureKey.value = key
+  if (wall.board !== null) board.give(fabrics.value.findIndex((fabric) => fabric.key === key))
 }
 
 function stepFabric(by: number) {
@@ -108,7 +138,20 @@ const arrows: [string, number, number][] = [
   ['ArrowRight', 0, 1],
 ]
 
-const keys = computed<WallKey[]>(() => [
+const board = useDrawingBoard((patch, fabricAt) => paint(patch, fabrics.value[fabricAt]?.key))
+
+/** The same at the wall and at the drawing board. */
+const everywhere: WallKey[] = [
+  { key: 'f', words: 'next fabric', act: () => stepFabric(1) },
+  { key: 'f', shift: true, words: 'fabric before', act: () => stepFabric(-1) },
+  { key: 'p', words: 'paint patches, or stop', act: togglePainting },
+  { key: 'g', words: 'grey view', act: () => (isGrey.value = !isGrey.value) },
+  { key: 'z', control: true, words: 'undo', act: wall.undo },
+  { key: 'z', control: true, shift: true, words: 'do again', act: wall.redo },
+  { key: 'y', control: true, words: 'do again', act: wall.redo },
+  { key: '?', words: 'show the keys', act: () => help.value?.show() },
+]
+const wallKeys = computed<WallKey[]>(() => [
   ...arrows.map(([key, down, right]) => ({ key, words: 'go from unit to unit', act: go(down, right, false) })),
   ...arrows.map(([key, down, right]) => ({ key, shift: true, words: 'choose several', act: go(down, right, true) })),
   ...arrows.map(([key, down, right]) => ({ key, control: true, words: 'move what is chosen', act: () => wall.carry(down, right) })),
@@ -122,23 +165,17 @@ const keys = computed<WallKey[]>(() => [
   { key: 'Backspace', words: 'back to a plain patch', act: clear },
   { key: 'o', words: 'mend the odd one, or go to it', act: wall.mend },
   { key: 'k', words: "it's meant to be so", act: wall.meant },
-  { key: 'f', words: 'next fabric', act: () => stepFabric(1) },
-  { key: 'f', shift: true, words: 'fabric before', act: () => stepFabric(-1) },
-  { key: 'p', words: 'paint patches, or stop', act: togglePainting },
   { key: 'n', words: 'next patch for the brush', act: () => (brushAt.value += 1) },
   { key: ' ', words: 'paint this patch', act: () => paint(brushPatch.value) },
   { key: 'y', words: 'copies follow: next way', act: stepFollow },
-  { key: 'g', words: 'grey view', act: () => (isGrey.value = !isGrey.value) },
+  { key: 'd', words: 'draw this unit by cutting', act: () => wall.draw(wall.cursor) },
   { key: 'e', words: 'open the small grid', act: wall.goInto },
   { key: 'Escape', words: 'stop painting, or leave the small grid', act: leave },
   { key: 'c', control: true, words: 'copy', act: wall.copy },
   { key: 'x', control: true, words: 'cut', act: cut },
   { key: 'v', control: true, words: 'paste', act: wall.paste },
-  { key: 'z', control: true, words: 'undo', act: wall.undo },
-  { key: 'z', control: true, shift: true, words: 'do again', act: wall.redo },
-  { key: 'y', control: true, words: 'do again', act: wall.redo },
-  { key: '?', words: 'show the keys', act: () => help.value?.show() },
 ])
+const keys = computed(() => (wall.board === null ? [...wallKeys.value, ...everywhere] : [...board.keys.value, ...everywhere]))
 useWallKeys(() => keys.value)
 
 const lastKind = ref('flying-geese')
@@ -212,7 +249,11 @@ function placeKind(kind: string, asOne: boolean) {
         </template>
       </ProblemNote>
       <div class="picture">
+        <div v-if="wall.drawing" class="board">
+          <DrawingBoard :drawing="wall.drawing" :fabrics="fabrics" :at="board.at.value" :from="board.from.value" :is-through="board.isThrough.value" :chosen="board.chosen.value" :is-painting="isPainting" :label="`The unit in row ${wall.drawing.row}, column ${wall.drawing.column}, large: ${counted(wall.drawing.patches.length, 'patch', 'patches')}`" :class="{ grey: isGrey }" @mark="board.mark" @cut="board.cut" @patch="boardPatch" />
+        </div>
         <WallGrid
+          v-else
           :wall="shown"
           :selected="wall.selected"
           :cursor="wall.cursor"
@@ -228,16 +269,32 @@ function placeKind(kind: string, asOne: boolean) {
         />
       </div>
       <footer v-if="figure && ground && second">
-        <UnitTray :kinds="tray" :figure="figure" :ground="ground" :second="second" @place="placeKind" />
-        <FabricShelf :fabrics="fabrics" :figure="figure.key" :is-painting="isPainting" :is-open="isFabricOpen" @choose="figureKey = $event" @paint="togglePainting" @open="isFabricOpen = !isFabricOpen" @add="addFabric" />
+        <UnitTray v-if="wall.board === null" :kinds="[...tray, ...own]" :figure="figure" :ground="ground" :second="second" @place="placeKind" />
+        <FabricShelf :fabrics="fabrics" :figure="figure.key" :is-painting="isPainting" :is-open="isFabricOpen" @choose="chooseFabric" @paint="togglePainting" @open="isFabricOpen = !isFabricOpen" @add="addFabric" />
       </footer>
     </main>
     <aside v-if="shown" class="side">
+      <DrawingPanel
+        v-if="wall.drawing"
+        :drawing="wall.drawing"
+        :units="shown.face.units"
+        :cell="wall.cellAt([wall.drawing.row, wall.drawing.column])"
+        :is-through="board.isThrough.value"
+        :can-sew-back="board.canSewBack.value"
+        :begun="board.from.value !== null"
+        @close="wall.leaveBoard"
+        @through="board.isThrough.value = !board.isThrough.value"
+        @sew-back="board.sewBack"
+        @start="wall.board && wall.edit({ do: 'draw', places: [wall.board], start: $event })"
+        @name="wall.board && wall.edit({ do: 'label', places: [wall.board], label: $event === '' ? null : $event })"
+        @keep="keepUnit"
+        @cut="board.cutAlong"
+      />
       <FabricPanel v-if="isFabricOpen && figure" :fabric="figure" :others="fabrics.filter((one) => one.key !== figure?.key)" @edit="wall.edit" @swatch="wall.giveSwatch(figure.key, $event)" @take-swatch="wall.takeSwatch(figure.key)" @close="isFabricOpen = false" />
       <LinePanel v-if="line" :wall="shown" :axis="line.axis" :number="Math.min(line.number, (line.axis === 'columns' ? shown.columns : shown.rows).length)" @edit="wall.edit" @close="line = null" />
-      <SelectionPanel :wall="shown" :cells="wall.selected" :here="wall.here" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" @corner="setCorner" />
-      <WholePanel :wall="shown" :other-hand="otherHand" />
-      <SizePanel :wall="shown" :is-whole="wall.path === ''" @edit="wall.edit" />
+      <SelectionPanel v-if="wall.board === null" :wall="shown" :cells="wall.selected" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" @corner="setCorner" @draw="drawAsOne" @group="wall.edit({ do: 'group', places: wall.places })" @open-out="wall.edit({ do: 'open-out', places: wall.places })" @name="wall.edit({ do: 'label', places: wall.places, label: $event === '' ? null : $event })" />
+      <WholePanel v-if="wall.board === null" :wall="shown" :other-hand="otherHand" @draw-whole="drawWhole" />
+      <SizePanel v-if="wall.board === null" :wall="shown" :is-whole="wall.path === ''" @edit="wall.edit" />
     </aside>
     <main v-else class="waiting">
       <ProblemNote v-if="wall.problem" :text="wall.problem" @close="wall.problem = null"><ElButton @click="wall.open(block)">Try again</ElButton></ProblemNote>
@@ -327,6 +384,15 @@ select {
   min-height: 0;
   padding: 0;
   margin: 0 20px 8px;
+}
+
+.board {
+  height: 100cqh;
+  padding: 6px 0;
+}
+
+.board .grey {
+  filter: grayscale(1);
 }
 
 footer {

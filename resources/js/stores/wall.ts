@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
-import type { PlacementEntry, Symmetry, WallCell, WallEdit, WallFigures, WallPlace, WallShown } from '@/api/types'
+import type { DrawingShown, PlacementEntry, Symmetry, TrayKind, WallCell, WallEdit, WallFigures, WallPlace, WallShown } from '@/api/types'
 
 type Change = (block: number, version: number, path: string) => Promise<WallShown>
 
@@ -34,6 +34,10 @@ export const useWallStore = defineStore('wall', () => {
   let last: Promise<void> = Promise.resolve()
   let timer: ReturnType<typeof setTimeout> | undefined
 
+  /** The cell on the drawing board, if there is one. */
+  const board = shallowRef<WallPlace | null>(null)
+  const drawing = shallowRef<DrawingShown | null>(null)
+
   const isSaving = computed(() => waiting.value > 0)
   const cellAt = ([row, column]: WallPlace): WallCell | null =>
     shown.value?.cells.find((cell) => cell.row <= row && row < cell.row + cell.rowSpan && cell.column <= column && column < cell.column + cell.columnSpan) ?? null
@@ -53,6 +57,7 @@ export const useWallStore = defineStore('wall', () => {
   async function open(block: number) {
     if (shown.value?.block.id !== block) {
       ;[shown.value, figures.value, path.value, follow.value] = [null, null, '', 'none']
+      leaveBoard()
       select([1, 1])
     }
     await told(async () => {
@@ -143,6 +148,40 @@ export const useWallStore = defineStore('wall', () => {
 
   const steps = () => path.value.split('/').filter((step) => step !== '')
 
+  /** Lays a cell on the drawing board. */
+  async function draw(place: WallPlace) {
+    board.value = place
+    await askDrawing()
+  }
+
+  /** Puts the unit on the board into the quilter's own tray. */
+  async function keepUnit(name: string) {
+    const [block, place] = [shown.value?.block.id, board.value]
+    let own: TrayKind[] = []
+    if (block !== undefined && place !== null) {
+      await told(async () => {
+        own = (await api.keepUnit(block, path.value, place, name)).own
+      })
+    }
+    return own
+  }
+
+  function leaveBoard() {
+    ;[board.value, drawing.value] = [null, null]
+  }
+
+  async function askDrawing() {
+    const [block, place] = [shown.value?.block, board.value]
+    if (block === undefined || place === null) return
+    try {
+      const answer = await api.drawing(block.id, path.value, place)
+      if (board.value === place) drawing.value = answer
+    } catch (error) {
+      problem.value = error instanceof Error ? error.message : String(error)
+      leaveBoard()
+    }
+  }
+
   /** Another window saved first: either its state is taken, or the change held back is made on top of it. */
   async function settle(isMineToo: boolean) {
     const [block, change] = [shown.value?.block.id, held.value]
@@ -175,6 +214,7 @@ export const useWallStore = defineStore('wall', () => {
     path.value = next.path
     select(cursor.value, true)
     anchor.value = [Math.min(anchor.value[0], next.rows.length), Math.min(anchor.value[1], next.columns.length)]
+    if (board.value !== null) void askDrawing()
     clearTimeout(timer)
     timer = setTimeout(askFigures, REST_BEFORE_FIGURES)
   }
@@ -208,7 +248,7 @@ export const useWallStore = defineStore('wall', () => {
   return {
     shown, figures, figuresProblem, path, anchor, cursor, copied, follow, problem, held, isSaving, isUnsent, selected, here, oddOnes, places,
     open, refresh, select, cellAt, edit, move, mend, mendAll, meant, copy, paste, carry, undo, redo, freeze, dropPicture,
-    giveSwatch, takeSwatch, goInto, goOut, settle,
+    board, drawing, draw, keepUnit, leaveBoard, giveSwatch, takeSwatch, goInto, goOut, settle,
   }
 })
 

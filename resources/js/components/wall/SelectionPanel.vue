@@ -6,8 +6,8 @@ import UnitIcon from '@/drawing/UnitIcon.vue'
 import { counted } from '@/drawing/words'
 
 /** What is chosen, how it lies, what is odd about it, and what can be done with it. */
-const props = defineProps<{ wall: WallShown; cells: WallCell[]; here: WallCell | null; isTwice: boolean; path: string }>()
-const emit = defineEmits<{ move: [by: PlacementEntry]; swap: []; clear: []; mend: []; meant: []; open: []; corner: [corner: CornerName, size: string] }>()
+const props = defineProps<{ wall: WallShown; cells: WallCell[]; isTwice: boolean; path: string }>()
+const emit = defineEmits<{ move: [by: PlacementEntry]; swap: []; clear: []; mend: []; meant: []; open: []; draw: []; group: []; openOut: []; name: [name: string]; corner: [corner: CornerName, size: string] }>()
 
 const corners: [CornerName, string][] = [
   ['tl', 'top left'],
@@ -76,7 +76,15 @@ watch(
     <div v-if="one?.corners" class="corners" role="group" aria-label="Flipped corners">
       <label v-for="[corner, words] in corners" :key="corner">{{ words }} <input :value="one.corners[corner] ?? ''" placeholder="none" :aria-label="`${words}, finished leg`" @change="emit('corner', corner, ($event.target as HTMLInputElement).value.trim())" /></label>
     </div>
-    <button v-if="here?.kind === 'grid'" type="button" class="link-button" title="E" @click="emit('open')">Open the small grid</button>
+    <div class="more">
+      <button type="button" class="link-button" title="D" @click="emit('draw')">{{ one ? 'Draw it by cutting' : 'Draw one unit over these' }}</button>
+      <button v-if="cells.length > 1" type="button" class="link-button" @click="emit('group')">Make a small grid of these</button>
+      <template v-if="one?.kind === 'grid'">
+        <button type="button" class="link-button" title="E" @click="emit('open')">Go into the small grid</button>
+        <button type="button" class="link-button" @click="emit('openOut')">Open it into cells</button>
+      </template>
+    </div>
+    <label v-if="cells.length > 0" class="name">What you call {{ one ? 'it' : 'them' }} <input :value="one?.label ?? ''" maxlength="60" @change="emit('name', ($event.target as HTMLInputElement).value.trim())" /></label>
     <div v-if="pair && pair.side" class="twice">
       <h3>Look twice</h3>
       <p class="soft">Sewn along its {{ pair.side }} edge, both look the same there.</p>
@@ -156,6 +164,16 @@ watch(
   fill: none;
   stroke: var(--ink);
   stroke-width: 2;
+}
+
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 18px;
+}
+
+.name input {
+  width: 100%;
 }
 
 .corners {

@@ -10,6 +10,8 @@ defineProps<{
   otherHand: string
 }>()
 
+const emit = defineEmits<{ drawWhole: [] }>()
+
 const store = useWallStore()
 </script>
 
@@ -22,6 +24,7 @@ const store = useWallStore()
     <ul v-if="wall.hands.length > 0" class="hands">
       <li v-for="hands in wall.hands" :key="hands.class"><b>{{ hands.left }}</b> left, <b>{{ hands.right }}</b> right {{ hands.plural }}</li>
     </ul>
+    <button v-if="store.path === ''" type="button" class="link-button" @click="emit('drawWhole')">Draw the whole block as one unit</button>
   </section>
   <dl v-if="store.figures" class="figures" :class="{ stale: store.figures.version !== wall.block.version }">
     <div><dt>patches</dt><dd>{{ store.figures.patches }}</dd></div>
