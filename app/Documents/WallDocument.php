@@ -81,6 +81,7 @@ final readonly class WallDocument
             'history' => History::around($this->block),
             'face' => $this->faceArray(),
             'path' => implode('/', array_map(static fn (array $place): string => implode('.', $place), $this->wall->path)),
+            'alike' => $this->wall->open()->alike(),
             'firstPatch' => $this->wall->open()->firstPatch(),
             'columns' => $this->lines($open->grid->columns, $open->finishedWidth),
             'rows' => $this->lines($open->grid->rows, $open->finishedHeight),

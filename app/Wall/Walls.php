@@ -26,13 +26,14 @@ final readonly class Walls
     ) {}
 
     /**
-     * @param string $path rows and columns of the small grids that are open: "2.3/1.1"
+     * @param string $path    rows and columns of the small grids that are open: "2.3/1.1"
+     * @param bool   $isAlone whether small grids that are equal to it stay as they are
      *
      * @throws KeenSeamProblem
      */
-    public function open(ShelfBlock $block, string $path): Wall
+    public function open(ShelfBlock $block, string $path, bool $isAlone = false): Wall
     {
-        return Wall::of($this->workings->of($block)->design(), self::path($path));
+        return Wall::of($this->workings->of($block)->design(), self::path($path), $isAlone);
     }
 
     /**

@@ -58,10 +58,31 @@ final readonly class OpenGrid
         return $this->isWhole() ? $this->block : $this->block->with(width: $this->width, height: $this->height, grid: $this->grid);
     }
 
-    /** The block with another grid in the place of the open one. */
-    public function replaced(Grid $open): Block
+    /**
+     * The block with another grid in the place of the open one.
+     *
+     * @param bool $isAlone whether the small grids that are equal to it stay as they are; else they are one design
+     */
+    public function replaced(Grid $open, bool $isAlone = false): Block
     {
-        return $this->block->with(grid: self::putBack($this->block->grid, $this->path, $open));
+        if ($this->isWhole() || $isAlone) {
+            return $this->block->with(grid: self::putBack($this->block->grid, $this->path, $open));
+        }
+
+        return $this->block->with(grid: self::everywhere($this->block->grid, serialize($this->grid), new GridUnit($open)));
+    }
+
+    /** How many small grids of the block are equal to the open one, itself included; 0 where the block itself is open. */
+    public function alike(): int
+    {
+        $count = 0;
+        if (! $this->isWhole()) {
+            self::everywhere($this->block->grid, serialize($this->grid), new GridUnit($this->grid), static function () use (&$count): void {
+                ++$count;
+            });
+        }
+
+        return $count;
     }
 
     /** The number on the block's face of the first patch here; the others follow it. */
@@ -114,6 +135,26 @@ final readonly class OpenGrid
     public static function sum(array $widths): Fraction
     {
         return array_reduce($widths, static fn (Fraction $sum, Fraction $width): Fraction => $sum->plus($width), Fraction::zero());
+    }
+
+    /**
+     * @param string                  $old the grid that is replaced, as a value: equal ones are equal whichever cell they were read from
+     * @param (\Closure(): void)|null $met called for each
+     */
+    private static function everywhere(Grid $grid, string $old, GridUnit $new, ?\Closure $met = null): Grid
+    {
+        return $grid->withCells(static function (Cell $cell) use ($old, $new, $met): Cell {
+            if (! $cell->unit instanceof GridUnit) {
+                return $cell;
+            }
+            if (serialize($cell->unit->grid) === $old) {
+                $met?->__invoke();
+
+                return $cell->holding($new);
+            }
+
+            return $cell->holding(new GridUnit(self::everywhere($cell->unit->grid, $old, $new, $met)));
+        });
     }
 
     /** @param list<array{int, int}> $path */

@@ -24,10 +24,14 @@ use KeenSeam\Core\Measure\Length;
  */
 final readonly class Wall
 {
-    /** @param list<array{int, int}> $path row and column of each small grid that was opened, from the outside in */
+    /**
+     * @param list<array{int, int}> $path    row and column of each small grid that was opened, from the outside in
+     * @param bool                  $isAlone whether a change inside it leaves equal ones as they are
+     */
     private function __construct(
         public Block $block,
         public array $path,
+        public bool $isAlone,
     ) {}
 
     /**
@@ -35,9 +39,9 @@ final readonly class Wall
      *
      * @throws LayoutNotPossible when the path leads to no grid
      */
-    public static function of(Block $block, array $path = []): self
+    public static function of(Block $block, array $path = [], bool $isAlone = false): self
     {
-        $wall = new self($block, $path);
+        $wall = new self($block, $path, $isAlone);
         $wall->open();
 
         return $wall;
@@ -46,7 +50,7 @@ final readonly class Wall
     /** With another grid in the place of the open one. */
     public function withGrid(Grid $grid): self
     {
-        return $this->withBlock($this->open()->replaced($grid));
+        return $this->withBlock($this->open()->replaced($grid, $this->isAlone));
     }
 
     /** The grid that is open. */
@@ -216,7 +220,10 @@ final readonly class Wall
     /** @throws LayoutNotPossible when there is no such patch; they are numbered as on the block's face */
     public function painted(int $patch, string $fabric): self
     {
-        return $this->withBlock($this->cloths()->painted($patch, $fabric));
+        $painted = $this->cloths()->painted($patch, $fabric);
+
+        // Inside a small grid the others of its design are painted with it.
+        return $this->withBlock($this->path === [] || $this->isAlone ? $painted : $this->open()->replaced(OpenGrid::of($painted, $this->path)->grid));
     }
 
     /**
@@ -298,12 +305,12 @@ final readonly class Wall
     {
         $open = $this->open();
 
-        return $this->withBlock($open->replaced($change(new GridEdit($open->grid, $this->cloths()->plain()))->grid));
+        return $this->withBlock($open->replaced($change(new GridEdit($open->grid, $this->cloths()->plain()))->grid, $this->isAlone));
     }
 
     private function withBlock(Block $block): self
     {
-        return new self($block, $this->path);
+        return new self($block, $this->path, $this->isAlone);
     }
 
     /**

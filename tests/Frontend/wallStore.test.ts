@@ -41,6 +41,7 @@ const wall = (path = ''): WallShown => ({
   rows: Array.from({ length: 3 }, () => ({ size: '2', width: 2 })),
   cells: [1, 2, 3].flatMap((row) => [1, 2, 3].map((column) => cell(row, column))),
   trios: {},
+  alike: 0,
   symmetry: { name: 'full', words: 'the same from every side' },
   hands: [],
   says: [],
@@ -73,6 +74,8 @@ function serve(address: string, sent: RequestInit = {}): Response {
 
 beforeEach(() => {
   setActivePinia(createPinia())
+  const kept = new Map<string, string>()
+  vi.stubGlobal('localStorage', { getItem: (name: string) => kept.get(name) ?? null, setItem: (name: string, value: string) => void kept.set(name, value) })
   Object.assign(server, { version: 1, edits: [], seen: [], odd: new Map() })
   vi.stubGlobal('fetch', vi.fn((address: string, sent?: RequestInit) => Promise.resolve(serve(address, sent))))
 })

@@ -29,7 +29,7 @@ final readonly class WallController
     public function edit(Request $request, ShelfBlock $block): JsonResponse
     {
         $seen = SeenVersion::of($request);
-        $wall = $this->walls->open($block, Walls::pathOf($request));
+        $wall = $this->walls->open($block, Walls::pathOf($request), $request->json('alone') === true);
         $edit = $request->json('edit');
         $fields = new EditFields(is_array($edit) ? $edit : []);
         [$changed, $words] = Edits::applied($wall, $fields->text('do'), $fields);

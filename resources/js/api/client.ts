@@ -92,8 +92,9 @@ export const wallFigures = (block: number, path: string) => ask<WallFigures>('GE
 export const lookTwice = (block: number, path: string, [row, column]: WallPlace) =>
   ask<LookTwiceShown>('GET', `/blocks/${block}/wall/impostors?path=${path}&row=${row}&column=${column}`)
 
-export const edit = (block: number, version: number, path: string, change: WallEdit, follow: Symmetry) =>
-  ask<WallShown>('POST', `/blocks/${block}/edits?path=${path}`, { version, json: { edit: change, follow } })
+/** alone: whether a change inside a small grid leaves those that are equal as they are. */
+export const edit = (block: number, version: number, path: string, change: WallEdit, follow: Symmetry, alone: boolean) =>
+  ask<WallShown>('POST', `/blocks/${block}/edits?path=${path}`, { version, json: { edit: change, follow, ...(alone ? { alone } : {}) } })
 
 export const drawing = (block: number, path: string, [row, column]: WallPlace) =>
   ask<DrawingShown>('GET', `/blocks/${block}/wall/drawing?path=${path}&row=${row}&column=${column}`)

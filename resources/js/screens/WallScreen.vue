@@ -225,7 +225,10 @@ function placeKind(kind: string, asOne: boolean) {
         <div>
           <h1>{{ shown.block.name }}</h1>
           <p class="soft">
-            <button v-if="wall.path !== ''" type="button" class="link-button" @click="wall.goOut">Back to the whole block</button>
+            <template v-if="wall.path !== ''">
+              <button type="button" class="link-button" @click="wall.goOut">Back to the whole block</button>
+              <label v-if="shown.alike > 1" class="alone"><input v-model="wall.isAlone" type="checkbox" /> change this one only ({{ shown.alike }} are alike)</label>
+            </template>
             <template v-else><FractionText :text="shown.face.finished.join(' x ')" /> {{ shown.face.units }} finished · {{ shown.columns.length }} x {{ shown.rows.length }}</template>
           </p>
         </div>
@@ -326,6 +329,10 @@ header {
   align-items: center;
   gap: 4px 16px;
   padding: 12px 20px 6px 24px;
+}
+
+.alone {
+  padding-left: 16px;
 }
 
 .follow {

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
 import type { DrawingShown, PlacementEntry, Symmetry, TrayKind, WallCell, WallEdit, WallFigures, WallPlace, WallShown } from '@/api/types'
@@ -25,18 +25,26 @@ export const useWallStore = defineStore('wall', () => {
   const cursor = ref<WallPlace>([1, 1])
   const copied = shallowRef<WallCell[]>([])
   const follow = ref<Symmetry>('none')
+  /** Whether changes inside a small grid leave equal ones as they are. */
+  const isAlone = ref(false)
   const problem = ref<string | null>(null)
   /** The change that could not be saved because another window saved first. */
   const held = shallowRef<Change | null>(null)
   const waiting = ref(0)
   /** The last change did not reach the shelf; it is sent again. */
   const isUnsent = ref(false)
+  const lastInside = new Map<string, WallPlace>()
   let last: Promise<void> = Promise.resolve()
   let timer: ReturnType<typeof setTimeout> | undefined
 
   /** The cell on the drawing board, if there is one. */
   const board = shallowRef<WallPlace | null>(null)
   const drawing = shallowRef<DrawingShown | null>(null)
+
+  watch(follow, (way) => {
+    const block = shown.value?.block.id
+    if (block !== undefined) localStorage.setItem(`keen-seam:follow-${block}`, way)
+  })
 
   const isSaving = computed(() => waiting.value > 0)
   const cellAt = ([row, column]: WallPlace): WallCell | null =>
@@ -56,7 +64,7 @@ export const useWallStore = defineStore('wall', () => {
 
   async function open(block: number) {
     if (shown.value?.block.id !== block) {
-      ;[shown.value, figures.value, path.value, follow.value] = [null, null, '', 'none']
+      ;[shown.value, figures.value, path.value, follow.value] = [null, null, '', keptFollow(block)]
       leaveBoard()
       select([1, 1])
     }
@@ -81,7 +89,11 @@ export const useWallStore = defineStore('wall', () => {
     if (!isFurther) anchor.value = kept
   }
 
-  const edit = (change: WallEdit) => saved((block, version, where) => api.edit(block, version, where, change, follow.value))
+  /** What is asked now is sent so, however long it waits for its turn. */
+  function edit(change: WallEdit) {
+    const [way, alone, place] = [follow.value, isAlone.value, path.value]
+    return saved((block, version) => api.edit(block, version, place, change, way, alone))
+  }
 
   const move = (placement: PlacementEntry) => edit({ do: 'move', places: places.value, ...placement })
 
@@ -140,9 +152,14 @@ export const useWallStore = defineStore('wall', () => {
     if (block === undefined) return
     await told(async () => {
       const opened = await api.wall(block, where.join('/'))
+      const left = steps()
       path.value = where.join('/')
+      isAlone.value = false
       show(opened)
-      select([1, 1])
+      // Whoever comes out of a small grid stands before it; whoever was in it before stands where she was.
+      const out = left.length > where.length ? left[where.length]?.split('.').map(Number) : undefined
+      lastInside.set(left.join('/'), cursor.value)
+      select(out !== undefined ? [out[0] ?? 1, out[1] ?? 1] : lastInside.get(path.value) ?? [1, 1])
     })
   }
 
@@ -246,10 +263,13 @@ export const useWallStore = defineStore('wall', () => {
   }
 
   return {
-    shown, figures, figuresProblem, path, anchor, cursor, copied, follow, problem, held, isSaving, isUnsent, selected, here, oddOnes, places,
+    shown, figures, figuresProblem, path, anchor, cursor, copied, follow, isAlone, problem, held, isSaving, isUnsent, selected, here, oddOnes, places,
     open, refresh, select, cellAt, edit, move, mend, mendAll, meant, copy, paste, carry, undo, redo, freeze, dropPicture,
     board, drawing, draw, keepUnit, leaveBoard, giveSwatch, takeSwatch, goInto, goOut, settle,
   }
 })
+
+/** How copies followed on this block when it was open last. */
+const keptFollow = (block: number) => (localStorage.getItem(`keen-seam:follow-${block}`) ?? 'none') as Symmetry
 
 const ends = (a: number, b: number): [number, number] => [Math.min(a, b), Math.max(a, b)]

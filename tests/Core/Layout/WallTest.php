@@ -12,6 +12,7 @@ use KeenSeam\Core\Block\Corner;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\PatternUnit;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
@@ -310,5 +311,25 @@ final class WallTest extends TestCase
             return;
         }
         self::fail('Nothing was refused.');
+    }
+
+    public function test_equal_small_grids_are_one_design_unless_one_is_set_apart(): void
+    {
+        $file = Blocks::file('pA pA pB', 'pA pB pB');
+        $plain = static fn (int $column, string $fabric): array => ['row' => 1, 'column' => $column, 'unit' => 'plain', 'fabrics' => [$fabric]];
+        foreach ([0 => 0, 2 => 90, 4 => 0] as $i => $turn) {
+            $file['cells'][$i] = ['row' => intdiv($i, 3) + 1, 'column' => $i % 3 + 1, 'unit' => 'grid', 'turn' => $turn, 'columns' => ['1', '1'], 'rows' => ['1'], 'cells' => [$plain(1, 'A'), $plain(2, $i === 4 ? 'A' : 'B')]];
+        }
+        $block = BlockFile::read($file);
+        $kinds = static fn (Wall $wall): array => array_map(static fn (int $i): array => array_map(static fn (Cell $cell): string => $cell->unit->kind(), $wall->block->grid->cells[$i]->unit instanceof GridUnit ? $wall->block->grid->cells[$i]->unit->grid->cells : []), [0, 2, 4]);
+        $both = Wall::of($block, [[1, 1]]);
+        self::assertSame([2, 1, 0], [$both->open()->alike(), Wall::of($block, [[2, 2]])->open()->alike(), Wall::of($block)->open()->alike()]);
+        $placed = ['half-square-triangle', 'plain'];
+        self::assertSame([$placed, $placed, ['plain', 'plain']], $kinds($both->placed('half-square-triangle', [[1, 1]], false, 'B')));
+        self::assertSame([['plain', 'plain'], $placed, ['plain', 'plain']], $kinds(Wall::of($block, [[1, 3]], true)->placed('half-square-triangle', [[1, 1]], false, 'B')));
+        // Painting, too.
+        $fabrics = static fn (Wall $wall): string => implode('', array_map(static fn ($patch): string => $patch->fabric->key, Face::of($wall->block)->patches));
+        self::assertSame('CBACBAAAB', $fabrics(Wall::of($block, [[1, 1]])->withFabric(new Fabric('C', 'C', '#112233', FabricValue::Dark))->painted(0, 'C')));
+        self::assertSame('CBAABAAAB', $fabrics(Wall::of($block, [[1, 1]], true)->withFabric(new Fabric('C', 'C', '#112233', FabricValue::Dark))->painted(0, 'C')));
     }
 }

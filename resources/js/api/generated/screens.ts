@@ -778,6 +778,8 @@ export interface WallShown {
   says: Sentence[]
   /** The fabric of a unit's figure where none is chosen. */
   firstFigure: string
+  /** How often the small grid that is open is there; 0 for the block itself. */
+  alike: number
 }
 export interface WallFigures {
   version: number
