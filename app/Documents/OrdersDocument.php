@@ -15,6 +15,7 @@ use KeenSeam\Core\Assembly\OrderReport;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Geometry\Point;
 
@@ -104,7 +105,7 @@ final class OrdersDocument
 
         return array_map(static fn (UnitClass $class): array => [
             'label' => $class->label(),
-            'name' => count($class->members) === 1 ? $class->members[0]->cell->unit->name() : $class->members[0]->cell->unit->plural(),
+            'name' => UnitName::ofClass($class, count($class->members) > 1),
             'count' => count($class->members),
             'twin' => isset($twins[$class->index]) ? $classes[$twins[$class->index]]->label() : null,
             'lookAlikes' => array_map(static fn (int $other): string => $classes[$other]->label(), $alike[$class->index] ?? []),

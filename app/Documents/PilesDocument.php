@@ -8,6 +8,7 @@ use App\Models\ShelfBlock;
 use App\Workings\WorkingOut;
 use KeenSeam\Core\Assembly\EqualPart;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Guide\Comparison;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\TurnedUnit;
@@ -78,6 +79,6 @@ final class PilesDocument
         $members = $plan->construction->classes[$class]->members;
         $apart = array_filter($plan->turnedUnits, static fn (TurnedUnit $unit): bool => $unit->unitClass === $class && $unit->pile > 0);
 
-        return [count($apart), count($members), $members[0]->cell->unit->plural()];
+        return [count($apart), count($members), UnitName::ofClass($plan->construction->classes[$class], true)];
     }
 }

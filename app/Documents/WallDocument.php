@@ -8,6 +8,7 @@ use App\Models\ShelfBlock;
 use App\Wall\History;
 use App\Wall\MeantSo;
 use App\Wall\Walls;
+use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFileWriter;
 use KeenSeam\Core\Block\Cell;
@@ -187,7 +188,7 @@ final readonly class WallDocument
                 'rowSpan' => $cell->rowSpan,
                 'columnSpan' => $cell->columnSpan,
                 'kind' => $cell->unit->kind(),
-                'name' => $cell->unit->name(),
+                'name' => UnitName::of($unit, false),
                 'turn' => $cell->placement->turn->value,
                 'mirrored' => $cell->placement->mirrored,
                 'label' => $cell->label,

@@ -6,6 +6,7 @@ namespace App\Workings;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\SeamPlaces;
+use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Pressing\Pressing;
 
@@ -30,7 +31,7 @@ final readonly class Pedal
     {
         $plurals = [];
         foreach ($construction->classes as $class) {
-            $plurals[$class->label()] = $class->members[0]->cell->unit->plural();
+            $plurals[$class->label()] = UnitName::ofClass($class, true);
         }
 
         return $plurals;

@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Guide;
 
 use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 
@@ -50,7 +51,7 @@ final class TakenUnits
      */
     public static function named(array $units): string
     {
-        $names = array_unique(array_map(static fn (PlacedUnit $unit): string => $unit->cell->unit->plural(), $units));
+        $names = array_unique(array_map(static fn (PlacedUnit $unit): string => UnitName::of($unit, true), $units));
 
         return count($names) === 1 ? array_values($names)[0] : 'units';
     }

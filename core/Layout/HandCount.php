@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Layout;
 
 use KeenSeam\Core\Assembly\ClassKinship;
+use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\PlacedUnit;
 
@@ -42,7 +43,7 @@ final readonly class HandCount
         return array_values(array_map(static fn (array $pair): self => new self(
             $pair['label'],
             $pair['first']->cell->unit->kind(),
-            $pair['first']->cell->unit->plural(),
+            UnitName::of($pair['first'], true),
             $pair['left'],
             $pair['right'],
         ), $pairs));

@@ -9,6 +9,7 @@ use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Face;
@@ -72,7 +73,7 @@ final class UnitsToMake
         $known = $first->cell->unit instanceof PatchesUnit && $root !== null ? KnownUnit::of($root) : null;
         $kind = $known === null ? $first->cell->unit : $known->unit;
         [$width, $height] = $known === null ? $this->size($first) : [$this->length($known->width), $this->length($known->height)];
-        $name = $first->cell->label;
+        $name = UnitName::given($class);
 
         return new UnitToMake(
             $class->label(),

@@ -10,6 +10,7 @@ use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Layout\HandCount;
@@ -38,8 +39,9 @@ final readonly class WallFiguresController
             'patches' => count($construction->face->patches),
             'units' => array_map(static fn (UnitClass $class): array => [
                 'class' => $class->label(),
+                'tag' => count(array_filter($construction->classes, static fn (UnitClass $other): bool => UnitName::ofClass($other, true) === UnitName::ofClass($class, true))) === 1 ? '' : $class->label(),
                 'count' => count($class->members),
-                'name' => count($class->members) === 1 ? $class->members[0]->cell->unit->name() : $class->members[0]->cell->unit->plural(),
+                'name' => UnitName::ofClass($class, count($class->members) > 1),
                 'hand' => HandCount::handOf($hands, $class->members[0]),
             ], $construction->classes),
             'figures' => $working->planHead()->figures,

@@ -13,6 +13,7 @@ use App\Work\WorkTable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\JoinNotKnown;
+use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\Logbook;
@@ -86,7 +87,7 @@ final readonly class WorkController
 
         return new JsonResponse([
             'seams' => array_map(static fn (int $seam): string => $names[$seam]->title, $seams),
-            'units' => array_map(static fn (PlacedUnit $unit): string => $unit->cell->unit->name().' at '.Words::place($unit), $units),
+            'units' => array_map(static fn (PlacedUnit $unit): string => UnitName::of($unit, false).' at '.Words::place($unit), $units),
             'minutes' => $log->minutesToSewAgain(count($seams)),
             'isOwnPace' => $log->pace !== null,
         ]);

@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Guide\Internal;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Measure\Fraction;
 
@@ -21,9 +22,8 @@ final readonly class UnitNames
     /** What a unit is called; with its raw size, or its label, where others are called the same. */
     public function of(UnitClass $class, bool $isSeveral): string
     {
-        $unit = $class->members[0]->cell->unit;
-        $name = $isSeveral ? $unit->plural() : $unit->name();
-        $same = array_filter($this->construction->classes, static fn (UnitClass $other): bool => $other !== $class && $other->members[0]->cell->unit->name() === $unit->name());
+        $name = UnitName::ofClass($class, $isSeveral);
+        $same = array_filter($this->construction->classes, static fn (UnitClass $other): bool => $other !== $class && UnitName::ofClass($other, $isSeveral) === $name);
         if ($same === []) {
             return $name;
         }
@@ -36,9 +36,7 @@ final readonly class UnitNames
     /** What the units of a pile are called. */
     public function ofPile(Pile $pile, bool $isSeveral): string
     {
-        $unit = $pile->classes[0]->members[0]->cell->unit;
-
-        return count($pile->classes) > 1 ? ($isSeveral ? $unit->plural() : $unit->name()).' of both hands' : $this->of($pile->classes[0], $isSeveral);
+        return count($pile->classes) > 1 ? UnitName::ofClass($pile->classes[0], $isSeveral).' of both hands' : $this->of($pile->classes[0], $isSeveral);
     }
 
     /** So many lattice steps with an allowance on both sides. */

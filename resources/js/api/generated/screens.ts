@@ -789,6 +789,8 @@ export interface WallFigures {
     count: number
     name: string
     hand: 'left' | 'right' | null
+    /** Its class, where others are called the same. */
+    tag: string
   }[]
   figures: {
     thickest: number
@@ -913,7 +915,7 @@ export interface UnitToMake {
   build: Build
   /** Whether the way gives units that look the same and are built as mirror images. */
   canComeEitherWay: boolean
-  /** Label of the unit it is a part of. */
+  /** What it is a part of. */
   partOf: string | null
   /** Width to height. */
   ratio: number
@@ -925,6 +927,8 @@ export interface UnitToMake {
   }
   /** What the chosen way leaves over. */
   says: Sentence[]
+  /** Its class, where others are called the same. */
+  tag: string
 }
 export interface CutShown {
   name: string

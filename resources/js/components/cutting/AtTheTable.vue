@@ -68,7 +68,7 @@ async function pick(event: Event) {
       <template v-if="largest">
         <p v-if="largest.finished === null">Nothing of this block can be cut from that.</p>
         <template v-else>
-          <p>A block of <b><FractionText :text="size(largest.finished)" /></b> {{ cutting.face.units }} finished; units <template v-for="(unit, i) in largest.units" :key="unit.class"><template v-if="i > 0">, </template>{{ unit.class }} <FractionText :text="unit.unfinished" /></template> raw.</p>
+          <p>A block of <b><FractionText :text="size(largest.finished)" /></b> {{ cutting.face.units }} finished; units <template v-for="(unit, i) in largest.units" :key="unit.class"><template v-if="i > 0">, </template>{{ unit.name }} <FractionText :text="unit.unfinished" /></template> raw.</p>
           <p v-for="(piece, i) in largest.trim" :key="i" class="soft">Trim {{ name(piece.fabric) }} to <FractionText :text="piece.size" />: <FractionText :text="piece.off" /> off.</p>
         </template>
       </template>

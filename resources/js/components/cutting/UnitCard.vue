@@ -21,7 +21,7 @@ const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key
     <div class="what">
       <UnitIcon :ratio="unit.ratio" :patches="unit.patches.map((patch) => ({ color: byKey.get(patch.fabric)?.color ?? '#fff', points: patch.points }))" :label="unit.name" />
       <div>
-        <h2><b>{{ unit.need + unit.mirrored }}</b> {{ unit.name }} <span class="soft">({{ unit.class }}<template v-if="unit.partOf">, within {{ unit.partOf }}</template>)</span></h2>
+        <h2><b>{{ unit.need + unit.mirrored }}</b> {{ unit.name }} <span v-if="unit.tag || unit.partOf" class="soft">({{ [unit.tag, unit.partOf && `within ${unit.partOf}`].filter(Boolean).join(', ') }})</span></h2>
         <p v-if="unit.mirrored > 0"><b>{{ unit.need }}</b> of this hand, <b>{{ unit.mirrored }}</b> mirrored</p>
         <p><FractionText :text="size(unit.finished)" /> {{ units }} finished, square up to <b><FractionText :text="size(unit.unfinished)" /></b></p>
         <p class="soft">Half of that: <FractionText :text="size(unit.halves)" /></p>

@@ -30,7 +30,7 @@ const store = useWallStore()
     <div><dt>patches</dt><dd>{{ store.figures.patches }}</dd></div>
     <div><dt>points to match</dt><dd>{{ store.figures.figures.matches }}</dd></div>
     <div><dt>layers at the thickest</dt><dd>{{ store.figures.figures.thickest }}</dd></div>
-    <div v-for="kind in store.figures.units" :key="kind.class"><dt>{{ kind.name }} <span class="soft">({{ kind.class }}<template v-if="kind.hand">, {{ kind.hand }}</template>)</span></dt><dd>{{ kind.count }}</dd></div>
+    <div v-for="kind in store.figures.units" :key="kind.class"><dt>{{ kind.name }} <span v-if="kind.tag || kind.hand" class="soft">({{ [kind.tag, kind.hand].filter(Boolean).join(', ') }})</span></dt><dd>{{ kind.count }}</dd></div>
   </dl>
   <p v-else-if="store.figuresProblem" class="soft">{{ store.figuresProblem }}</p>
   <section class="match" aria-label="Picture to match">
