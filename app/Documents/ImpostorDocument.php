@@ -22,7 +22,7 @@ final class ImpostorDocument
             ];
         }
 
-        return ['side' => $impostors->side->value, 'right' => self::patches($impostors->right), 'wrong' => array_values($wrong)];
+        return ['side' => $impostors->side->value, 'ratio' => $impostors->ratio, 'right' => self::patches($impostors->right), 'wrong' => array_values($wrong)];
     }
 
     /** @return list<array{fabric: string, points: list<array{float, float}>}> */

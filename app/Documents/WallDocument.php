@@ -22,6 +22,7 @@ use KeenSeam\Core\Layout\Difference;
 use KeenSeam\Core\Layout\HandCount;
 use KeenSeam\Core\Layout\LayoutWords;
 use KeenSeam\Core\Layout\OddOnesOut;
+use KeenSeam\Core\Layout\Pointing;
 use KeenSeam\Core\Layout\Signature;
 use KeenSeam\Core\Layout\TooClose;
 use KeenSeam\Core\Layout\Wall;
@@ -97,9 +98,10 @@ final readonly class WallDocument
                 'right' => count($hands->right),
             ], $counts),
             'says' => [
-                ['text' => LayoutWords::symmetry($odd->symmetry, $this->odd($odd)), 'wants' => 'care'],
+                ...($this->isBlank() ? [] : [['text' => LayoutWords::symmetry($odd->symmetry, $odd->isBorneOut ? $this->odd($odd) : 0), 'wants' => 'care']]),
                 ...array_map(static fn (TooClose $pair): array => ['text' => LayoutWords::tooClose($pair), 'wants' => 'work'], TooClose::allOn($this->face)),
             ],
+            'asks' => $this->asks($odd),
             'awkward' => array_map(fn (Length $side): string => $side->toText($open->unit), $sizes->awkward),
             'friendly' => array_map(fn (array $size): array => [$size[0]->toText($open->unit), $size[1]->toText($open->unit)], $sizes->nearest),
             'allowance' => $open->seamAllowance->toText($open->unit),
@@ -108,6 +110,30 @@ final readonly class WallDocument
             'order' => $this->block->order->value,
             'style' => $this->block->style->value,
         ];
+    }
+
+    /** Nothing but one plain fabric. */
+    private function isBlank(): bool
+    {
+        return count(array_unique(array_map(static fn (Patch $patch): string => $patch->fabric->key, $this->face->patches))) === 1;
+    }
+
+    /** @return list<array{words: string, places: list<array{int, int}>, isOut: bool}> whole sets that point one way, unless she said so */
+    private function asks(OddOnesOut $found): array
+    {
+        $meant = new MeantSo($this->block->meant, $this->wall->path);
+        $asked = [];
+        foreach (Pointing::setsOn($this->face, $found->symmetry) as $set) {
+            if (array_filter($set->units, static fn (PlacedUnit $unit): bool => ! $meant->holds($unit)) !== []) {
+                $asked[] = [
+                    'words' => $set->words(UnitName::of($set->units[0], true)),
+                    'places' => array_map(static fn (PlacedUnit $unit): array => [$unit->cell->row, $unit->cell->column], $set->units),
+                    'isOut' => $set->isOut,
+                ];
+            }
+        }
+
+        return $asked;
     }
 
     /** How many are odd and not meant to be so. */
@@ -174,7 +200,8 @@ final readonly class WallDocument
     {
         $meant = new MeantSo($this->block->meant, $this->wall->path);
         [$odd, $different, $hands] = [[], $this->differencesByCell(), $this->hands($counts)];
-        foreach ($found->odd as $one) {
+        // Of two that only differ from each other, on a wall that has nothing else yet, neither is odd.
+        foreach ($found->isBorneOut ? $found->odd : [] as $one) {
             $odd[$one->cell->row][$one->cell->column] = $one;
         }
 

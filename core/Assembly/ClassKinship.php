@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Assembly;
 
 use KeenSeam\Core\Assembly\Internal\UnitShape;
+use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\ConvexPolygon;
@@ -68,6 +69,19 @@ final class ClassKinship
     public static function handKey(PlacedUnit $unit, bool $mirrored): string
     {
         return self::handKeyOf($unit->patches(), $unit->outline, $mirrored);
+    }
+
+    /**
+     * Like handKey(), with something else standing for each fabric.
+     *
+     * @param \Closure(Fabric): string $fabric
+     */
+    public static function handKeyBy(PlacedUnit $unit, bool $mirrored, \Closure $fabric): string
+    {
+        return min(array_map(
+            static fn (int $turns): string => UnitShape::whole(UnitShape::ofPatches($unit->patches(), $unit->outline, $turns, $mirrored, $fabric)),
+            [0, 1, 2, 3],
+        ));
     }
 
     /**

@@ -6,7 +6,9 @@ namespace KeenSeam\Core\Layout;
 
 use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\UnitName;
+use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\PatchesUnit;
 use KeenSeam\Core\Block\PlacedUnit;
 
 /** How many units of a handed class are left ones and how many right ones: mirror images that no turn makes equal. */
@@ -30,13 +32,12 @@ final readonly class HandCount
     {
         $classes = $pairs = $known = [];
         foreach (self::units($face->whole) as $unit) {
-            [$class, $key, $mirrored] = $known[ClassKinship::asPlaced($unit)] ??= [ClassKinship::classKey($unit), ClassKinship::handKey($unit, false), ClassKinship::handKey($unit, true)];
+            [$class, $key, $mirrored, $isLeft] = $known[ClassKinship::asPlaced($unit)] ??= [ClassKinship::classKey($unit), ClassKinship::handKey($unit, false), ClassKinship::handKey($unit, true), self::isLeft($unit)];
             $label = $classes[$class] ??= 'U'.(count($classes) + 1);
-            if ($key !== $mirrored) {
+            if ($isLeft !== null) {
                 $pair = min($key, $mirrored);
                 $pairs[$pair] ??= ['label' => $label, 'first' => $unit, 'left' => [], 'right' => []];
-                // Which twin is called left is a matter of spelling, but the same wherever the two turn up.
-                $pairs[$pair][$key < $mirrored ? 'left' : 'right'][] = $unit;
+                $pairs[$pair][$isLeft ? 'left' : 'right'][] = $unit;
             }
         }
 
@@ -65,6 +66,27 @@ final readonly class HandCount
         }
 
         return null;
+    }
+
+    /**
+     * Which twin is called left is a matter of spelling, but the same wherever the two turn up. It goes by the seams; where
+     * those have no hand, by which fabric is lighter and which darker, so that a unit keeps its name in other fabrics. A
+     * drawn unit whose seams have none is not of a hand, whichever fabric is where.
+     *
+     * @return bool|null null for a unit that has no hand
+     */
+    private static function isLeft(PlacedUnit $unit): ?bool
+    {
+        if (ClassKinship::handKey($unit, false) === ClassKinship::handKey($unit, true)) {
+            return null;
+        }
+        $way = static fn (\Closure $fabric): int => ClassKinship::handKeyBy($unit, false, $fabric) <=> ClassKinship::handKeyBy($unit, true, $fabric);
+        $bySeams = $way(static fn (Fabric $fabric): string => '');
+        if ($bySeams !== 0) {
+            return $bySeams < 0;
+        }
+
+        return $unit->cell->unit instanceof PatchesUnit ? null : $way(static fn (Fabric $fabric): string => $fabric->value->rank().$fabric->key) < 0;
     }
 
     /** @return list<PlacedUnit> units with seams, smaller ones before those they are sewn into, as plans number their classes */

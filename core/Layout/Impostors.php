@@ -22,6 +22,7 @@ final readonly class Impostors
      * @param Picture                   $right      what it shows
      * @param non-empty-list<Placement> $placements that show another face, but the same along that edge
      * @param non-empty-list<Picture>   $pictures   what it would show, by placement
+     * @param float                     $ratio      width to height of its cell
      */
     private function __construct(
         public Cell $cell,
@@ -29,6 +30,7 @@ final readonly class Impostors
         public Picture $right,
         public array $placements,
         public array $pictures,
+        public float $ratio,
     ) {}
 
     /** @return list<self> of the block's cells that have any, in reading order */
@@ -67,7 +69,7 @@ final readonly class Impostors
             $name = $pictures->unitName($cell).' '.$now->turn->value.($now->mirrored ? 'm ' : ' ').$side->value;
             [$placements, $shown] = $known[$name] ??= self::lookingRight($pictures, $cell, $side);
             if ($placements !== [] && $shown !== []) {
-                $impostors[] = new self($pictures->units[$cell]->cell, $side, $pictures->picture($cell), $placements, $shown);
+                $impostors[] = new self($pictures->units[$cell]->cell, $side, $pictures->picture($cell), $placements, $shown, $pictures->units[$cell]->ratio());
             }
         }
 

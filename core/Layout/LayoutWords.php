@@ -22,6 +22,16 @@ final class LayoutWords
         };
     }
 
+    /** "12 units look right along their first seam even when they lie wrongly"; '' where there is none. */
+    public static function lookTwice(int $units): string
+    {
+        return match ($units) {
+            0 => '',
+            1 => '1 unit looks right along its first seam even when it lies wrongly.',
+            default => "$units units look right along their first seam even when they lie wrongly.",
+        };
+    }
+
     public static function tooClose(TooClose $pair): string
     {
         $places = array_map(static fn (PlacedUnit $unit): string => sprintf('row %d column %d', $unit->cell->row, $unit->cell->column), array_slice($pair->units, 0, self::NAMED));

@@ -45,6 +45,7 @@ const wall = (path = ''): WallShown => ({
   symmetry: { name: 'full', words: 'the same from every side' },
   hands: [],
   says: [],
+  asks: [],
   firstFigure: 'A',
   awkward: [],
   friendly: [],

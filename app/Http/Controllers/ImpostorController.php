@@ -27,6 +27,6 @@ final readonly class ImpostorController
             }
         }
 
-        return new JsonResponse(['side' => null, 'right' => [], 'wrong' => []]);
+        return new JsonResponse(['side' => null, 'ratio' => 1, 'right' => [], 'wrong' => []]);
     }
 }

@@ -15,6 +15,7 @@ use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Layout\HandCount;
 use KeenSeam\Core\Layout\Impostors;
+use KeenSeam\Core\Layout\LayoutWords;
 
 /** What the layout means at the machine and the iron: it takes longer than the picture, so it comes after it. */
 final readonly class WallFiguresController
@@ -33,6 +34,7 @@ final readonly class WallFiguresController
         $construction = $working->construction();
 
         $hands = HandCount::allOn($construction->face);
+        $twice = Impostors::allIn($opened ?? $construction);
 
         return new JsonResponse([
             'version' => $block->version,
@@ -45,10 +47,8 @@ final readonly class WallFiguresController
                 'hand' => HandCount::handOf($hands, $class->members[0]),
             ], $construction->classes),
             'figures' => $working->planHead()->figures,
-            'lookTwice' => array_map(
-                static fn (Impostors $impostors): array => [$impostors->cell->row, $impostors->cell->column],
-                Impostors::allIn($opened ?? $construction),
-            ),
+            'lookTwice' => array_map(static fn (Impostors $impostors): array => [$impostors->cell->row, $impostors->cell->column], $twice),
+            'lookTwiceSays' => LayoutWords::lookTwice(count($twice)),
         ]);
     }
 }

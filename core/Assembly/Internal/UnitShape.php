@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Assembly\Internal;
 
+use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\ConvexPolygon;
@@ -43,18 +44,19 @@ final class UnitShape
     }
 
     /**
-     * @param list<Patch> $patches
+     * @param list<Patch>                     $patches
+     * @param (\Closure(Fabric): string)|null $fabric  what stands for a fabric; its key if not given
      *
      * @return list<string>
      */
-    public static function ofPatches(array $patches, ConvexPolygon $outline, int $quarterTurns, bool $mirrored): array
+    public static function ofPatches(array $patches, ConvexPolygon $outline, int $quarterTurns, bool $mirrored, ?\Closure $fabric = null): array
     {
         $origin = new Point(0, 0);
         $lie = static fn (ConvexPolygon $outline): ConvexPolygon => ($mirrored ? $outline->mirrored() : $outline)->turnedAbout($origin, $quarterTurns);
         $corner = $lie($outline)->corner();
 
         return array_map(
-            static fn (Patch $patch): string => $patch->fabric->key.': '.$lie($patch->outline)->turnedAbout($corner, 0)->key(),
+            static fn (Patch $patch): string => ($fabric === null ? $patch->fabric->key : $fabric($patch->fabric)).': '.$lie($patch->outline)->turnedAbout($corner, 0)->key(),
             $patches,
         );
     }

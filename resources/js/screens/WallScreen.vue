@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vu
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
-import type { Axis, CornerName, FollowShown, TrayKind, WallFabric } from '@/api/types'
+import type { Axis, CornerName, FollowShown, TrayKind, WallCell, WallFabric, WallPlace } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
 import DrawingBoard from '@/components/wall/DrawingBoard.vue'
@@ -34,6 +34,8 @@ const figureKey = ref<string | null>(null)
 const isPainting = ref(false)
 const brushAt = ref(0)
 const isGrey = ref(false)
+/** Marks stay few: who may be taken for another is marked when it is chosen, or all when asked. */
+const isTwiceShown = ref(false)
 const isFabricOpen = ref(false)
 const line = ref<{ axis: Axis; number: number } | null>(null)
 const help = ref<InstanceType<typeof KeysDialog> | null>(null)
@@ -54,8 +56,9 @@ const figure = computed(() => byKey(figureKey.value) ?? byKey(shown.value?.first
 const trio = computed(() => shown.value?.trios[figure.value?.key ?? ''])
 const ground = computed(() => byKey(trio.value?.[0]) ?? figure.value)
 const second = computed(() => byKey(trio.value?.[1]) ?? figure.value)
+const isAt = ([row, column]: WallPlace, cell: WallCell | undefined) => row === cell?.row && column === cell.column
 const twice = computed(() => wall.figures?.lookTwice ?? [])
-const isTwice = computed(() => wall.selected.length === 1 && twice.value.some(([row, column]) => row === wall.selected[0]?.row && column === wall.selected[0]?.column))
+const isTwice = computed(() => wall.selected.length === 1 && twice.value.some((place) => isAt(place, wall.selected[0])))
 const brushPatch = computed(() => (isPainting.value ? wall.here?.patches[brushAt.value % (wall.here?.patches.length ?? 1)] ?? null : null))
 /** Said before it happens: copies that are mirror images come out in the other hand. */
 const otherHand = computed(() => {
@@ -163,6 +166,7 @@ const wallKeys = computed<WallKey[]>(() => [
   { key: 's', words: 'swap the fabrics', act: () => wall.edit({ do: 'swap', places: wall.places }) },
   { key: 'Delete', words: 'back to a plain patch', act: clear },
   { key: 'Backspace', words: 'back to a plain patch', act: clear },
+  { key: 'l', words: 'mark the units to look at twice, or not', act: () => (isTwiceShown.value = !isTwiceShown.value) },
   { key: 'o', words: 'mend the odd one, or go to it', act: wall.mend },
   { key: 'k', words: "it's meant to be so", act: wall.meant },
   { key: 'n', words: 'next patch for the brush', act: () => (brushAt.value += 1) },
@@ -260,7 +264,7 @@ function placeKind(kind: string, asOne: boolean) {
           :wall="shown"
           :selected="wall.selected"
           :cursor="wall.cursor"
-          :look-twice="twice"
+          :look-twice="isTwiceShown ? twice : twice.filter((place) => wall.selected.length === 1 && isAt(place, wall.selected[0]))"
           :is-grey="isGrey"
           :brush="isPainting ? figure?.key ?? null : null"
           :brush-patch="brushPatch"
@@ -296,7 +300,7 @@ function placeKind(kind: string, asOne: boolean) {
       <FabricPanel v-if="isFabricOpen && figure" :fabric="figure" :others="fabrics.filter((one) => one.key !== figure?.key)" @edit="wall.edit" @swatch="wall.giveSwatch(figure.key, $event)" @take-swatch="wall.takeSwatch(figure.key)" @close="isFabricOpen = false" />
       <LinePanel v-if="line" :wall="shown" :axis="line.axis" :number="Math.min(line.number, (line.axis === 'columns' ? shown.columns : shown.rows).length)" @edit="wall.edit" @close="line = null" />
       <SelectionPanel v-if="wall.board === null" :wall="shown" :cells="wall.selected" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" @corner="setCorner" @draw="drawAsOne" @group="wall.edit({ do: 'group', places: wall.places })" @open-out="wall.edit({ do: 'open-out', places: wall.places })" @name="wall.edit({ do: 'label', places: wall.places, label: $event === '' ? null : $event })" />
-      <WholePanel v-if="wall.board === null" :wall="shown" :other-hand="otherHand" @draw-whole="drawWhole" />
+      <WholePanel v-if="wall.board === null" :wall="shown" :other-hand="otherHand" :is-twice-shown="isTwiceShown" @draw-whole="drawWhole" @show-twice="isTwiceShown = !isTwiceShown" />
       <SizePanel v-if="wall.board === null" :wall="shown" :is-whole="wall.path === ''" @edit="wall.edit" />
     </aside>
     <main v-else class="waiting">

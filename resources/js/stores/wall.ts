@@ -109,7 +109,8 @@ export const useWallStore = defineStore('wall', () => {
 
   const mendAll = () => edit({ do: 'mend', places: oddOnes.value.filter((cell) => cell.odd?.mend).map((cell) => [cell.row, cell.column]) })
 
-  const meant = () => saved((block, version, where) => api.meantSo(block, version, where, places.value))
+  const meantAt = (at: WallPlace[]) => saved((block, version, where) => api.meantSo(block, version, where, at))
+  const meant = () => meantAt(places.value)
 
   function copy() {
     copied.value = selected.value
@@ -264,7 +265,7 @@ export const useWallStore = defineStore('wall', () => {
 
   return {
     shown, figures, figuresProblem, path, anchor, cursor, copied, follow, isAlone, problem, held, isSaving, isUnsent, selected, here, oddOnes, places,
-    open, refresh, select, cellAt, edit, move, mend, mendAll, meant, copy, paste, carry, undo, redo, freeze, dropPicture,
+    open, refresh, select, cellAt, edit, move, mend, mendAll, meant, meantAt, copy, paste, carry, undo, redo, freeze, dropPicture,
     board, drawing, draw, keepUnit, leaveBoard, giveSwatch, takeSwatch, goInto, goOut, settle,
   }
 })

@@ -50,7 +50,10 @@ final class DrawingTest extends TestCase
         self::assertSame(['B', 'B', 'A', 'A'], array_map(static fn (array $patch): string => $patch[0]->key, $two->cut(self::at('0', '1/3'), self::at('1', '1/3'), false)->patches));
     }
 
-    /** @param array{string, string} $from */
+    /**
+     * @param array{string, string} $from
+     * @param array{string, string} $to
+     */
     #[DataProvider('refused')]
     public function test_a_cut_that_no_seam_can_be_is_refused(array $from, array $to, string $words): void
     {

@@ -65,7 +65,7 @@ final class SignatureTest extends TestCase
             [['U1', 'flying-geese', 2, 3], ['U5', 'split-quarter-square-triangle', 0, 2]],
             array_map(static fn (HandCount $count): array => [$count->label, $count->kind, ...self::sorted($count)], $hands),
         );
-        self::assertSame(['left' => 'gACB', 'right' => 'gABC'], self::handsOf('gABC', 'gACB'), 'mirror twins have the same hand wherever they lie');
+        self::assertSame(['left' => 'gABC', 'right' => 'gACB'], self::handsOf('gABC', 'gACB'), 'mirror twins have the same hand wherever they lie');
         self::assertSame(self::handsOf('gABC', 'gACB'), self::handsOf('gACB90', 'gABC180'));
     }
 

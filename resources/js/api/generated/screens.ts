@@ -386,6 +386,8 @@ export interface LookTwiceShown {
     patches: UnitPicture[]
     ring: Place | null
   }[]
+  /** Width to height of the cell. */
+  ratio: number
 }
 export interface WorkStep {
   key: string
@@ -780,6 +782,13 @@ export interface WallShown {
   firstFigure: string
   /** How often the small grid that is open is there; 0 for the block itself. */
   alike: number
+  /** Whole sets that point one way, which may be meant. */
+  asks: {
+    words: string
+    places: WallPlace[]
+    /** Whether they point out now. */
+    isOut: boolean
+  }[]
 }
 export interface WallFigures {
   version: number
@@ -806,6 +815,7 @@ export interface WallFigures {
     furls: number
   }
   lookTwice: WallPlace[]
+  lookTwiceSays: string
 }
 export interface TrayKind {
   kind: string

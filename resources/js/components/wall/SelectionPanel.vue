@@ -89,8 +89,8 @@ watch(
       <h3>Look twice</h3>
       <p class="soft">Sewn along its {{ pair.side }} edge, both look the same there.</p>
       <div class="pair">
-        <figure><UnitIcon :patches="coloured(pair.right)" :side="pair.side" :ring="pair.wrong[0]?.ring" label="as it must lie" /><figcaption>like this</figcaption></figure>
-        <figure v-for="(wrong, i) in pair.wrong.slice(0, 2)" :key="i"><UnitIcon :patches="coloured(wrong.patches)" :side="pair.side" :ring="wrong.ring" label="as it must not lie" /><figcaption>not this</figcaption></figure>
+        <figure><UnitIcon :patches="coloured(pair.right)" :ratio="pair.ratio" :side="pair.side" :ring="pair.wrong[0]?.ring" label="as it must lie" /><figcaption>like this</figcaption></figure>
+        <figure v-for="(wrong, i) in pair.wrong.slice(0, 2)" :key="i"><UnitIcon :patches="coloured(wrong.patches)" :ratio="pair.ratio" :side="pair.side" :ring="wrong.ring" label="as it must not lie" /><figcaption>not this</figcaption></figure>
       </div>
     </div>
   </section>

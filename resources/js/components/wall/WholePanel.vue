@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { WallShown } from '@/api/types'
+import PointsAsked from '@/components/wall/PointsAsked.vue'
 import { counted } from '@/drawing/words'
 import { useWallStore } from '@/stores/wall'
 
@@ -8,9 +9,10 @@ defineProps<{
   wall: WallShown
   /** Said of copies before they are made. */
   otherHand: string
+  isTwiceShown: boolean
 }>()
 
-const emit = defineEmits<{ drawWhole: [] }>()
+const emit = defineEmits<{ drawWhole: []; showTwice: [] }>()
 
 const store = useWallStore()
 </script>
@@ -19,8 +21,10 @@ const store = useWallStore()
   <section class="whole" aria-label="The whole block">
     <p v-if="otherHand" class="warn">{{ otherHand }}</p>
     <p v-for="one in wall.says" :key="one.text" :class="{ warn: one.wants === 'work' }">{{ one.text }}</p>
+    <PointsAsked v-for="ask in wall.asks" :key="ask.words" :wall="wall" :ask="ask" @meant="store.meantAt" @turn="(places) => store.edit({ do: 'move', places, turn: 180, mirrored: false })" />
     <button v-if="store.oddOnes.length > 0" type="button" class="link-button" @click="store.mend">Go to the next odd one</button>
     <button v-if="store.oddOnes.filter((cell) => cell.odd?.mend).length > 1" type="button" class="link-button" @click="store.mendAll">Mend all</button>
+    <p v-if="store.figures?.lookTwiceSays">{{ store.figures.lookTwiceSays }} <button type="button" class="link-button" :aria-pressed="isTwiceShown" title="L" @click="emit('showTwice')">{{ isTwiceShown ? 'Hide their marks' : 'Mark them' }}</button></p>
     <ul v-if="wall.hands.length > 0" class="hands">
       <li v-for="hands in wall.hands" :key="hands.class"><b>{{ hands.left }}</b> left, <b>{{ hands.right }}</b> right {{ hands.plural }}</li>
     </ul>

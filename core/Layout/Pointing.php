@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Layout;
+
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Layout\Internal\Box;
+use KeenSeam\Core\Layout\Internal\Moves;
+
+/**
+ * A whole set of units with a tip, carried into each other by the layout's symmetry, that all point to the middle or all
+ * away from it. Either is regular, so neither is a mistake that anything could tell; it is worth a question.
+ */
+final readonly class Pointing
+{
+    /** Kinds with a tip, which points up as they are drawn. */
+    private const KINDS = ['flying-geese', 'triangle-in-square'];
+
+    /** @param non-empty-list<PlacedUnit> $units in reading order */
+    private function __construct(
+        public array $units,
+        public bool $isOut,
+    ) {}
+
+    /**
+     * @param Symmetry $symmetry that the layout has
+     *
+     * @return list<self>
+     */
+    public static function setsOn(Face $face, Symmetry $symmetry): array
+    {
+        $units = array_values(array_filter($face->whole->parts, static fn ($part): bool => $part instanceof PlacedUnit));
+        $grid = $face->block->grid;
+        $sets = [];
+        foreach (Moves::allOf($units, Box::of($face->outline()), count($grid->columns), count($grid->rows)) as $moves) {
+            if ($moves->symmetry !== $symmetry || $symmetry === Symmetry::Repeat) {
+                continue;
+            }
+            foreach ($moves->orbits as $orbit) {
+                $set = array_map(static fn (int $unit): PlacedUnit => $units[$unit], $orbit);
+                $ways = array_values(array_unique(array_map(static fn (PlacedUnit $unit): int => self::outwards($unit, $face), $set)));
+                if (count($set) > 1 && count($ways) === 1 && $ways[0] !== 0) {
+                    usort($set, static fn (PlacedUnit $a, PlacedUnit $b): int => [$a->cell->row, $a->cell->column] <=> [$b->cell->row, $b->cell->column]);
+                    $sets[] = new self($set, $ways[0] > 0);
+                }
+            }
+        }
+
+        return $sets;
+    }
+
+    /** "The 4 flying geese point in, toward the middle." */
+    public function words(string $plural): string
+    {
+        return sprintf('The %d %s in %s point %s. Is that as you mean it?', count($this->units), $plural, $this->places(), $this->isOut ? 'out, away from the middle' : 'in, toward the middle');
+    }
+
+    private function places(): string
+    {
+        $places = array_map(static fn (PlacedUnit $unit): string => sprintf('row %d column %d', $unit->cell->row, $unit->cell->column), array_slice($this->units, 0, 2));
+
+        return implode(', ', $places).(count($this->units) > 2 ? ' and on' : '');
+    }
+
+    /** 1 where its tip points away from the middle of the block, -1 where toward it, 0 where it has none or it points along. */
+    private static function outwards(PlacedUnit $unit, Face $face): int
+    {
+        if (! in_array($unit->cell->unit->kind(), self::KINDS, true)) {
+            return 0;
+        }
+        $tip = match ($unit->placement->turn) {
+            Turn::None => new Point(0, -1),
+            Turn::Quarter => new Point(1, 0),
+            Turn::Half => new Point(0, 1),
+            Turn::ThreeQuarters => new Point(-1, 0),
+        };
+        [$box, $whole] = [Box::of($unit->outline), Box::of($face->outline())];
+        // Doubled, so that middles are whole numbers.
+        $from = new Point(2 * $box->x + $box->width - 2 * $whole->x - $whole->width, 2 * $box->y + $box->height - 2 * $whole->y - $whole->height);
+
+        return $tip->dot($from) <=> 0;
+    }
+}
