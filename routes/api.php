@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BlockController;
 use App\Http\Controllers\BlockFileController;
+use App\Http\Controllers\CopyController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\CuttingQuestionController;
 use App\Http\Controllers\DrawingController;
@@ -45,6 +46,7 @@ Route::get('planning/{key}', [PlanningController::class, 'show'])->where('key', 
 Route::post('planning/{key}/stop', [PlanningController::class, 'stop'])->where('key', 'plan:[0-9a-f]{32}');
 Route::post('planning/{key}/on', [PlanningController::class, 'lookOn'])->where('key', 'plan:[0-9a-f]{32}');
 Route::get('starts', [StartController::class, 'index']);
+Route::get('starts/pictures', [StartController::class, 'pictures']);
 Route::post('starts', [StartController::class, 'store']);
 Route::delete('tray/{unit}', [TrayController::class, 'destroy'])->whereNumber('unit');
 Route::post('tray/{unit}/restore', [TrayController::class, 'restore'])->whereNumber('unit')->withTrashed();
@@ -52,6 +54,7 @@ Route::apiResource('blocks', BlockController::class);
 Route::prefix('blocks/{block}')->group(static function (): void {
     Route::post('restore', RestoreController::class)->withTrashed();
     Route::get('file', BlockFileController::class);
+    Route::post('copy', CopyController::class);
     Route::get('orders', [OrderController::class, 'index']);
     Route::put('order', [OrderController::class, 'store']);
     Route::get('plan', PlanController::class);

@@ -23,7 +23,7 @@ use KeenSeam\Core\Layout\Wall;
 final class Edits
 {
     private const KNOWN = [
-        'place', 'lay', 'move', 'lie', 'mend', 'swap', 'clear', 'label', 'carry', 'paint', 'corner', 'add-line', 'remove-line', 'size-line',
+        'place', 'lay', 'move', 'lie', 'mend', 'swap', 'clear', 'label', 'carry', 'paint', 'corner', 'corner-to', 'add-line', 'remove-line', 'size-line',
         'size', 'name', 'allowance', 'fabric', 'remove-fabric', 'cut', 'sew-back', 'draw', 'as-one', 'group', 'open-out',
     ];
 
@@ -48,6 +48,7 @@ final class Edits
             'carry' => [$wall->carried($edit->places(), $edit->number('down'), $edit->number('right')), 'Move'],
             'paint' => [$wall->painted($edit->number('patch'), $edit->text('fabric')), 'Paint in '.$wall->cloths()->fabric($edit->text('fabric'))->name],
             'corner' => [$wall->withCorner($edit->places(), $edit->choice('corner', Corner::class), $edit->has('size') ? $edit->length('size', $wall->block->unit) : null, $edit->text('fabric')), 'Change a flipped corner'],
+            'corner-to' => [$wall->withCornerMoved($edit->places(), $edit->choice('corner', Corner::class), $edit->choice('to', Corner::class)), 'Move a flipped corner'],
             'add-line' => self::addLine($wall, $edit),
             'remove-line' => self::removeLine($wall, $edit),
             'size-line' => self::sizeLine($wall, $edit),

@@ -113,7 +113,7 @@ final readonly class FlippedCornersUnit implements PieceUnit
         return SewingOrder::of(0, ...array_values($numbers));
     }
 
-    private function at(Corner $corner): ?FlippedCorner
+    public function at(Corner $corner): ?FlippedCorner
     {
         foreach ($this->corners as $flipped) {
             if ($flipped->corner === $corner) {

@@ -167,11 +167,12 @@ final readonly class Wall
     }
 
     /**
-     * Flips a corner, gives a flipped one another size, or with no size takes it away; other kinds of unit stay as they are.
+     * Flips a corner, gives a flipped one another size in the fabric it has, or with no size takes it away; other kinds of unit stay as they are.
      *
      * @param list<array{int, int}> $places
      * @param Corner                $corner as it is seen on the face
      * @param Length|null           $leg    finished
+     * @param string                $fabric of a corner that was not flipped before
      *
      * @throws LayoutNotPossible when the last corner would go
      */
@@ -183,8 +184,28 @@ final readonly class Wall
             $own = $corner->moved($cell->placement->inverse());
 
             return $cell->unit instanceof FlippedCornersUnit
-                ? $cell->holding($cell->unit->with($own, $leg === null ? null : new FlippedCorner($own, $cloth, $leg)) ?? throw LayoutNotPossible::lastCorner())
+                ? $cell->holding($cell->unit->with($own, $leg === null ? null : new FlippedCorner($own, $cell->unit->at($own)->fabric ?? $cloth, $leg)) ?? throw LayoutNotPossible::lastCorner())
                 : $cell;
+        }));
+    }
+
+    /**
+     * A flipped corner in another corner, as large and in the same fabric; what is flipped there goes to where it was.
+     *
+     * @param list<array{int, int}> $places
+     * @param Corner                $from   as it is seen on the face
+     */
+    public function withCornerMoved(array $places, Corner $from, Corner $to): self
+    {
+        return $this->edited(static fn (GridEdit $edit): GridEdit => $edit->changed($places, static function (Cell $cell) use ($from, $to): Cell {
+            if (! $cell->unit instanceof FlippedCornersUnit) {
+                return $cell;
+            }
+            [$from, $to] = [$from->moved($cell->placement->inverse()), $to->moved($cell->placement->inverse())];
+            [$here, $there] = [$cell->unit->at($from), $cell->unit->at($to)];
+            $unit = $here === null ? $cell->unit : $cell->unit->with($to, new FlippedCorner($to, $here->fabric, $here->finishedLeg));
+
+            return $here === null || $unit === null ? $cell : $cell->holding($unit->with($from, $there === null ? null : new FlippedCorner($from, $there->fabric, $there->finishedLeg)) ?? $cell->unit);
         }));
     }
 

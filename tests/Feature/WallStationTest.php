@@ -215,7 +215,7 @@ final class WallStationTest extends TestCase
     public function test_a_block_is_begun(): void
     {
         $starts = $this->getJson('/api/starts')->assertOk()->json();
-        self::assertSame([5, 10], [count($starts['starts']), count($starts['tray'])]);
+        self::assertSame([10, 8], [count($starts['tray']), count($starts['follows'])]);
         $new = ['name' => ' Beacon ', 'start' => 'alternating', 'columns' => '1 2 1', 'rows' => '2', 'width' => '300', 'height' => '200', 'units' => 'mm'];
         $id = $this->postJson('/api/starts', $new)->assertCreated()->assertJsonPath('name', 'Beacon')->json('id');
         self::assertSame(['75', '150', '75'], array_column($this->getJson("/api/blocks/$id/wall")->json('columns'), 'size'));
@@ -223,6 +223,40 @@ final class WallStationTest extends TestCase
         foreach (['columns' => '0', 'rows' => '99', 'width' => 'wide', 'start' => 'spiral', 'units' => 'cubits'] as $field => $value) {
             $this->postJson('/api/starts', [$field => $value] + $new)->assertUnprocessable();
         }
+        self::assertSame(4, ShelfBlock::query()->count());
+    }
+
+    public function test_a_block_is_shown_while_it_is_asked_for_and_what_cannot_be_is_said_beside_its_field(): void
+    {
+        $asked = ['columns' => '1 2 1', 'rows' => '4', 'width' => '12', 'height' => '12', 'units' => 'in', 'figure' => 'light'];
+        $look = fn (array $other = []) => $this->getJson('/api/starts/pictures?'.http_build_query($other + $asked));
+        $shown = $look()->assertOk()->json();
+        self::assertSame(['3 columns: 3, 6 and 3 in', '4 rows of 3 in', [], 6], [$shown['columns'], $shown['rows'], $shown['fits'], count($shown['starts'])]);
+        self::assertSame('B', $shown['starts'][0]['face']['patches'][0]['fabric'], 'light on dark');
+        self::assertSame('1 column of 12 in', $look(['columns' => '1'])->json('columns'));
+        self::assertNotSame([], $look(['columns' => '5', 'width' => '13'])->json('fits'));
+        self::assertNull($look(['columns' => '30', 'rows' => '30'])->json('starts.0.face'));
+        foreach ([['columns', 'many', '“many” is no number of columns. Write 1 to 64, or the widths one after the other, like 1 2 1.'], ['rows', '', 'How many rows? Write 1 to 64, or the widths one after the other, like 1 2 1.'], ['rows', '0', '“0” is no number of rows.'], ['width', 'wide', '“wide” is no width. Write it like 12 or 12 1/2.'], ['height', '-2', '“-2” is no height.']] as [$field, $value, $words]) {
+            $look([$field => $value])->assertUnprocessable()->assertJsonPath('where', $field)->assertJsonPath('message', static fn (string $told): bool => str_starts_with($told, $words));
+        }
+        self::assertSame('“x” is no width. Write it like 300.', $look(['units' => 'mm', 'width' => 'x'])->json('message'));
+    }
+
+    public function test_a_block_is_copied_in_another_size_with_what_was_decided_and_nothing_that_was_sewn(): void
+    {
+        $this->putJson('/api/blocks/3/locks/16', ['direction' => 'left'], self::seen(1))->assertOk();
+        $this->putJson('/api/blocks/3/cutting', ['blocks' => 6, 'ways' => ['U2' => 'sewn-and-flipped']], self::seen(2));
+        $this->sew(3, 6);
+        $copy = $this->postJson('/api/blocks/3/copy', ['name' => 'Tide Gate, small', 'width' => '8', 'height' => '8'])->assertCreated()->json();
+        self::assertSame(['Tide Gate, small', ['8'], 0], [$copy['name'], $copy['face']['finished'], $copy['stepsDone']]);
+        $press = $this->getJson("/api/blocks/{$copy['id']}/plan")->json();
+        self::assertSame([1, $this->getJson('/api/blocks/3/plan')->json('locked')], [$press['locks'], $press['locked']]);
+        self::assertContains(16, $press['locked']);
+        self::assertSame($this->getJson('/api/blocks/3/cutting')->json('choices'), $this->getJson("/api/blocks/{$copy['id']}/cutting")->json('choices'));
+        self::assertSame([], array_filter($this->getJson("/api/blocks/{$copy['id']}/work")->json('steps'), static fn (array $step): bool => $step['isDone']));
+        self::assertSame(['12'], $this->getJson('/api/blocks/3')->json('face.finished'));
+        $this->postJson('/api/blocks/3/copy', ['name' => 'x', 'width' => 'big', 'height' => '8'])->assertUnprocessable();
+        $this->postJson('/api/blocks/3/copy', ['name' => 'x', 'width' => '1/2', 'height' => '1/2'])->assertUnprocessable();
         self::assertSame(4, ShelfBlock::query()->count());
     }
 

@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { BroughtBack, Chain, ChoicesShown, CuttingChoices, CuttingShown, DrawingShown, JoinsChanged, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartsShown, StepPicture, StylesShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, JoinsChanged, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -82,6 +82,12 @@ export const chooseRest = (block: number, version: number, rest: RestOfSeams) =>
   ask<PressChanged>('PUT', `/blocks/${block}/rest`, { version, json: { rest } })
 
 export const starts = () => ask<StartsShown>('GET', '/starts')
+
+/** What a block would be, while it is asked for; a problem's place is the field that cannot be read. */
+export const startPictures = (block: Omit<NewBlock, 'name' | 'start'>) => ask<StartPictures>('GET', `/starts/pictures?${asked({ ...block, figure: block.figure ?? 'dark' })}`)
+
+/** The block once more, in another size where one is given. */
+export const copyBlock = (block: number, copy: CopyAsked) => ask<ShelfBlock>('POST', `/blocks/${block}/copy`, { json: copy })
 
 export const begin = (block: NewBlock) => ask<ShelfBlock>('POST', '/starts', { json: block })
 

@@ -1,59 +1,104 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
-import type { ShelfBlock, StartsShown } from '@/api/types'
+import { ProblemError } from '@/api/client'
+import type { ShelfBlock, StartPictures } from '@/api/types'
 import BlockFace from '@/drawing/BlockFace.vue'
+import FractionText from '@/drawing/FractionText.vue'
 
-/** What a new block begins with: its grid, its finished size and a starting arrangement. */
+/** What a new block begins with, as pictures that change while it is typed. */
 const emit = defineEmits<{ made: [block: ShelfBlock]; problem: [text: string] }>()
 
-const starts = shallowRef<StartsShown['starts']>([])
+type Field = 'columns' | 'rows' | 'width' | 'height'
+
+/** Milliseconds the typing rests before the pictures change. */
+const REST = 150
+
+const shown = shallowRef<StartPictures | null>(null)
+const wrong = shallowRef<{ field: string; words: string } | null>(null)
 const start = ref('blank')
-const [name, columns, rows, width, height] = [ref(''), ref('4'), ref('4'), ref('12'), ref('12')]
+const name = ref('')
+const fields = ref<Record<Field, string>>({ columns: '4', rows: '4', width: '12', height: '12' })
 const units = ref<'in' | 'mm'>('in')
+const figure = ref<'dark' | 'light'>('dark')
+const isBusy = ref(false)
 /** What a block commonly measures in each unit; sizes the quilter wrote herself stay as she wrote them. */
 const usual = { in: '12', mm: '300' }
 watch(units, (now, before) => {
-  for (const side of [width, height]) if (side.value.trim() === usual[before]) side.value = usual[now]
+  for (const side of ['width', 'height'] as const) if (fields.value[side].trim() === usual[before]) fields.value[side] = usual[now]
 })
-const isBusy = ref(false)
 
-onMounted(async () => {
-  starts.value = (await api.starts().catch(() => ({ starts: [] }))).starts
-})
+const asked = computed(() => ({ ...fields.value, units: units.value, figure: figure.value }))
+let timer: ReturnType<typeof setTimeout> | undefined
+watch(asked, () => {
+  clearTimeout(timer)
+  timer = setTimeout(look, shown.value === null ? 0 : REST)
+}, { immediate: true })
+
+async function look() {
+  const now = asked.value
+  try {
+    const answer = await api.startPictures(now)
+    if (now === asked.value) [shown.value, wrong.value] = [answer, null]
+  } catch (error) {
+    if (now === asked.value) wrong.value = { field: error instanceof ProblemError ? error.where : '', words: error instanceof Error ? error.message : String(error) }
+  }
+}
+
+function take([width, height]: [string, string]) {
+  fields.value.width = width
+  fields.value.height = height
+}
 
 async function begin() {
   isBusy.value = true
   try {
-    emit('made', await api.begin({ name: name.value, start: start.value, columns: columns.value, rows: rows.value, width: width.value, height: height.value, units: units.value }))
+    emit('made', await api.begin({ name: name.value, start: start.value, ...asked.value }))
   } catch (error) {
-    emit('problem', error instanceof Error ? error.message : String(error))
+    if (error instanceof ProblemError && error.where in fields.value) wrong.value = { field: error.where, words: error.message }
+    else emit('problem', error instanceof Error ? error.message : String(error))
   } finally {
     isBusy.value = false
   }
 }
+
+const labels: [Field, string][] = [
+  ['columns', 'Columns'],
+  ['rows', 'Rows'],
+  ['width', 'Finished width'],
+  ['height', 'Finished height'],
+]
 </script>
 
 <template>
   <form class="new-block" aria-label="New block" @submit.prevent="begin">
     <div class="fields">
       <label>Name <input v-model="name" maxlength="120" placeholder="New block" /></label>
-      <label>Columns <input v-model="columns" class="short" aria-describedby="lines" /></label>
-      <label>Rows <input v-model="rows" class="short" aria-describedby="lines" /></label>
-      <label>Finished width <input v-model="width" class="short" /></label>
-      <label>Height <input v-model="height" class="short" /></label>
+      <div v-for="[field, words] in labels" :key="field" class="field">
+        <label>{{ words }} <input v-model="fields[field]" class="short" :aria-invalid="wrong?.field === field" :aria-describedby="`about-${field}`" /></label>
+        <p :id="`about-${field}`" :class="wrong?.field === field ? 'wrong' : 'soft'" :role="wrong?.field === field ? 'alert' : undefined">
+          <template v-if="wrong?.field === field">{{ wrong.words }}</template>
+          <FractionText v-else-if="shown && (field === 'columns' || field === 'rows')" :text="shown[field]" />
+        </p>
+      </div>
       <label>Unit <select v-model="units"><option value="in">inches</option><option value="mm">millimetres</option></select></label>
+      <label>Figure <select v-model="figure"><option value="dark">dark on light</option><option value="light">light on dark</option></select></label>
     </div>
-    <p id="lines" class="soft">Columns and rows: a number for equal ones, or their widths one after the other, like <b>1 2 1</b>.</p>
+    <p class="soft">Columns and rows: a number for equal ones, or their widths one after the other, like <b>1 2 1</b>.</p>
+    <p v-if="shown && shown.fits.length > 0 && wrong === null" class="soft">
+      A size near this one cuts more easily:
+      <button v-for="size in shown.fits" :key="size.join()" type="button" class="link-button" @click="take(size)"><FractionText :text="size[0] === size[1] ? size[0] : size.join(' x ')" /></button>
+    </p>
+    <p v-if="wrong && !(wrong.field in fields)" class="wrong" role="alert">{{ wrong.words }}</p>
     <div class="starts" role="radiogroup" aria-label="Begin with">
-      <button v-for="one in starts" :key="one.start" type="button" role="radio" :aria-checked="one.start === start" :class="{ chosen: one.start === start }" :data-start="one.start" @click="start = one.start">
-        <BlockFace :face="one.face" :label="one.words" :pixels="84" />
+      <button v-for="one in shown?.starts ?? []" :key="one.start" type="button" role="radio" :aria-checked="one.start === start" :class="{ chosen: one.start === start }" :data-start="one.start" @click="start = one.start">
+        <BlockFace v-if="one.face" :face="one.face" :label="one.words" :pixels="84" />
         <span>{{ one.words }}</span>
       </button>
     </div>
-    <ElButton type="primary" native-type="submit" :disabled="isBusy">Hang it on the wall</ElButton>
+    <ElButton type="primary" native-type="submit" :disabled="isBusy || wrong !== null">Hang it on the wall</ElButton>
   </form>
 </template>
 
@@ -73,12 +118,34 @@ async function begin() {
   gap: 12px 24px;
 }
 
+.field {
+  max-width: 190px;
+}
+
+.field p {
+  min-height: 22px;
+  padding-top: 2px;
+  font-size: 15px;
+}
+
 label {
   display: grid;
 }
 
 .short {
-  width: 104px;
+  width: 130px;
+}
+
+[aria-invalid='true'] {
+  border-color: var(--brick);
+}
+
+.wrong {
+  color: var(--brick);
+}
+
+.link-button {
+  margin-left: 12px;
 }
 
 .starts {

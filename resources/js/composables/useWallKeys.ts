@@ -18,10 +18,12 @@ const isElsewhere = (target: EventTarget | null): boolean =>
 const isPress = (event: KeyboardEvent): boolean =>
   (event.key === 'Enter' || event.key === ' ') && event.target instanceof HTMLElement && event.target.closest('button, a, summary') !== null
 
-export function keyFor(keys: WallKey[], event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey'>): WallKey | undefined {
+export function keyFor(keys: WallKey[], event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey'> & { code?: string }): WallKey | undefined {
   if (event.altKey) return undefined
   const control = event.ctrlKey || event.metaKey
-  const name = event.key.length === 1 ? event.key.toLowerCase() : event.key
+  // With Shift a digit's key writes something else on most keyboards, so it is known by its place.
+  const digit = event.shiftKey ? /^(?:Digit|Numpad)(\d)$/.exec(event.code ?? '')?.[1] : undefined
+  const name = digit ?? (event.key.length === 1 ? event.key.toLowerCase() : event.key)
   // "?" and digits are made with Shift on some keyboards and without on others.
   const isFree = (key: WallKey) => key.key.length === 1 && !/[a-z0-9]/.test(key.key)
   return keys.find((key) => key.key === name && (key.control ?? false) === control && (isFree(key) || (key.shift ?? false) === event.shiftKey))

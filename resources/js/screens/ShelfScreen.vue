@@ -4,6 +4,7 @@ import { RouterLink, useRouter } from 'vue-router'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import { everythingAddress, fileAddress } from '@/api/client'
+import CopyBlock from '@/components/CopyBlock.vue'
 import NewBlock from '@/components/NewBlock.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
@@ -16,6 +17,8 @@ const picker = ref<HTMLInputElement | null>(null)
 const isOver = ref(false)
 const arrived = ref<string | null>(null)
 const isBeginning = ref(false)
+/** The block that is being copied. */
+const copying = ref<number | null>(null)
 const router = useRouter()
 
 onMounted(shelf.load)
@@ -81,8 +84,10 @@ async function bringIn(files: FileList | null | undefined) {
         <div class="deeds">
           <RouterLink class="link-button" :to="{ name: 'wall', params: { block: block.id } }">Lay out</RouterLink>
           <a class="link-button" :href="fileAddress(block.id)" download>Keep as a file</a>
+          <button type="button" class="link-button" :aria-expanded="copying === block.id" @click="copying = copying === block.id ? null : block.id">Copy</button>
           <button type="button" class="link-button" @click="shelf.takeOff(block)">Take off</button>
         </div>
+        <CopyBlock v-if="copying === block.id" :block="block" @made="router.push({ name: 'wall', params: { block: $event.id } })" @close="copying = null" />
       </li>
     </ul>
     <div v-else-if="shelf.isLoaded && shelf.unopened.length === 0" class="empty">

@@ -37,6 +37,8 @@ const isGrey = ref(false)
 /** Marks stay few: who may be taken for another is marked when it is chosen, or all when asked. */
 const isTwiceShown = ref(false)
 const isFabricOpen = ref(false)
+/** Whether a unit from the tray goes over all chosen places as one. */
+const isAsOne = ref(false)
 const line = ref<{ axis: Axis; number: number } | null>(null)
 const help = ref<InstanceType<typeof KeysDialog> | null>(null)
 
@@ -159,6 +161,7 @@ const wallKeys = computed<WallKey[]>(() => [
   ...arrows.map(([key, down, right]) => ({ key, shift: true, words: 'choose several', act: go(down, right, true) })),
   ...arrows.map(([key, down, right]) => ({ key, control: true, words: 'move what is chosen', act: () => wall.carry(down, right) })),
   ...tray.value.map((kind, i) => ({ key: `${(i + 1) % 10}`, words: `place a ${kind.name}`, act: () => placeKind(kind.kind, false) })),
+  ...tray.value.map((kind, i) => ({ key: `${(i + 1) % 10}`, shift: true, words: 'with Shift: one over all chosen places', act: () => placeKind(kind.kind, true) })),
   { key: 'w', words: 'place the last kind as one over all chosen', act: () => place(lastKind.value, true) },
   { key: 't', words: 'turn a quarter clockwise', act: () => wall.move({ turn: 90, mirrored: false }) },
   { key: 't', shift: true, words: 'turn a quarter anticlockwise', act: () => wall.move({ turn: 270, mirrored: false }) },
@@ -215,9 +218,10 @@ async function addFabric() {
   isFabricOpen.value = true
 }
 
+/** As one where that was asked for, by key or by the switch in the tray. */
 function placeKind(kind: string, asOne: boolean) {
   lastKind.value = kind
-  place(kind, asOne)
+  place(kind, asOne || (isAsOne.value && wall.selected.length > 1))
 }
 </script>
 
@@ -276,7 +280,7 @@ function placeKind(kind: string, asOne: boolean) {
         />
       </div>
       <footer v-if="figure && ground && second">
-        <UnitTray v-if="wall.board === null" :kinds="[...tray, ...own]" :figure="figure" :ground="ground" :second="second" @place="placeKind" />
+        <UnitTray v-if="wall.board === null" :kinds="[...tray, ...own]" :figure="figure" :ground="ground" :second="second" :is-several="wall.selected.length > 1" :is-as-one="isAsOne" @place="placeKind" @as-one="isAsOne = !isAsOne" />
         <FabricShelf :fabrics="fabrics" :figure="figure.key" :is-painting="isPainting" :is-open="isFabricOpen" @choose="chooseFabric" @paint="togglePainting" @open="isFabricOpen = !isFabricOpen" @add="addFabric" />
       </footer>
     </main>
@@ -299,7 +303,7 @@ function placeKind(kind: string, asOne: boolean) {
       />
       <FabricPanel v-if="isFabricOpen && figure" :fabric="figure" :others="fabrics.filter((one) => one.key !== figure?.key)" @edit="wall.edit" @swatch="wall.giveSwatch(figure.key, $event)" @take-swatch="wall.takeSwatch(figure.key)" @close="isFabricOpen = false" />
       <LinePanel v-if="line" :wall="shown" :axis="line.axis" :number="Math.min(line.number, (line.axis === 'columns' ? shown.columns : shown.rows).length)" @edit="wall.edit" @close="line = null" />
-      <SelectionPanel v-if="wall.board === null" :wall="shown" :cells="wall.selected" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" @corner="setCorner" @draw="drawAsOne" @group="wall.edit({ do: 'group', places: wall.places })" @open-out="wall.edit({ do: 'open-out', places: wall.places })" @name="wall.edit({ do: 'label', places: wall.places, label: $event === '' ? null : $event })" />
+      <SelectionPanel v-if="wall.board === null" :wall="shown" :cells="wall.selected" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" @corner="setCorner" @corner-to="(corner, to) => wall.edit({ do: 'corner-to', places: wall.places, corner, to })" @lay="wall.edit({ do: 'lay', cells: [$event] })" @draw="drawAsOne" @group="wall.edit({ do: 'group', places: wall.places })" @open-out="wall.edit({ do: 'open-out', places: wall.places })" @name="wall.edit({ do: 'label', places: wall.places, label: $event === '' ? null : $event })" />
       <WholePanel v-if="wall.board === null" :wall="shown" :other-hand="otherHand" :is-twice-shown="isTwiceShown" @draw-whole="drawWhole" @show-twice="isTwiceShown = !isTwiceShown" />
       <SizePanel v-if="wall.board === null" :wall="shown" :is-whole="wall.path === ''" @edit="wall.edit" />
     </aside>

@@ -12,6 +12,7 @@ use KeenSeam\Core\Block\Corner;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\PatternUnit;
 use KeenSeam\Core\Block\Placement;
@@ -311,6 +312,54 @@ final class WallTest extends TestCase
             return;
         }
         self::fail('Nothing was refused.');
+    }
+
+    public function test_a_corner_keeps_its_fabric_when_it_is_sized_and_the_last_one_can_move(): void
+    {
+        $wall = self::wall('pA pA')->placed('flipped-corners', [[1, 1]], false, 'B')->moved([[1, 1]], new Placement(Turn::Quarter));
+        $here = self::legs($wall);
+        self::assertCount(1, $here);
+        $corner = Corner::TopRight;
+        $sized = $wall->withCorner([[1, 1]], $corner, Length::ofInches(1, 2), 'A');
+        self::assertSame(['tr' => 'B 1/2'], self::legs($sized));
+        $moved = $sized->withCornerMoved([[1, 1]], $corner, Corner::BottomLeft);
+        self::assertSame(['bl' => 'B 1/2'], self::legs($moved));
+        $two = $moved->withCorner([[1, 1]], Corner::TopLeft, Length::ofInches(1, 4), 'A')->withCornerMoved([[1, 1]], Corner::TopLeft, Corner::BottomLeft);
+        self::assertEqualsCanonicalizing(['bl' => 'A 1/4', 'tl' => 'B 1/2'], self::legs($two), 'two change places');
+        self::assertEquals($two->block, $two->withCornerMoved([[1, 1]], Corner::TopRight, Corner::BottomRight)->block, 'nothing is flipped there');
+        self::assertEquals($wall->block, $wall->withCornerMoved([[1, 2]], Corner::TopRight, Corner::BottomRight)->block, 'another kind');
+    }
+
+    public function test_a_star_begins_with_points_on_every_side_and_a_plain_middle(): void
+    {
+        $kinds = static function (string $columns, string $rows): string {
+            $lines = static fn (string $text): array => array_map(static fn (string $one): Fraction => Fraction::of((int) $one), explode(' ', $text));
+            $block = Start::Star->block('x', LengthUnit::Inch, Length::ofInches(12), Length::ofInches(12), Length::ofInches(1, 4), $lines($columns), $lines($rows));
+            $short = ['plain' => '.', 'half-square-triangle' => 'h', 'flying-geese' => 'g'];
+
+            return implode('', array_map(static fn (Cell $cell): string => $short[$cell->unit->kind()].($cell->unit->kind() === 'plain' ? '' : (string) intdiv($cell->placement->turn->value, 90)), $block->grid->cells));
+        };
+        self::assertSame('.g2.g1.g3.g0.', $kinds('1 2 1', '1 2 1'));
+        self::assertSame('.h1h0.h3..h2h0..h1.h2h3.', $kinds('1 1 1 1', '1 1 1 1'));
+        self::assertSame('....', $kinds('1 1', '1 1'));
+        // However it is divided, it looks the same from every side.
+        foreach (['1 2 1', '1 1 1 1', '1 1 2 1 1', '1 1 1 1 1 1'] as $lines) {
+            $shares = array_map(static fn (string $one): Fraction => Fraction::of((int) $one), explode(' ', $lines));
+            $face = Face::of(Start::Star->block('x', LengthUnit::Inch, Length::ofInches(12), Length::ofInches(12), Length::ofInches(1, 4), $shares, $shares, false));
+            self::assertSame([Symmetry::Full, []], [OddOnesOut::of($face)->symmetry, OddOnesOut::of($face)->odd], $lines);
+        }
+    }
+
+    /** @return array<string, string> fabric and finished leg by the corner of the first cell as it is seen */
+    private static function legs(Wall $wall): array
+    {
+        $cell = $wall->grid()->cells[0];
+        $legs = [];
+        foreach ($cell->unit instanceof FlippedCornersUnit ? $cell->unit->corners : [] as $corner) {
+            $legs[$corner->corner->moved($cell->placement)->value] = $corner->fabric->key.' '.$corner->finishedLeg->toText(LengthUnit::Inch);
+        }
+
+        return $legs;
     }
 
     public function test_equal_small_grids_are_one_design_unless_one_is_set_apart(): void

@@ -72,6 +72,7 @@ export type WallEdit =
       do: 'corner'
       places: WallPlace[]
       corner: CornerName
+      /** Of a corner that was not flipped before. */
       fabric: string
       size?: string
     }
@@ -144,6 +145,12 @@ export type WallEdit =
   | {
       do: 'open-out'
       places: WallPlace[]
+    }
+  | {
+      do: 'corner-to'
+      places: WallPlace[]
+      corner: CornerName
+      to: CornerName
     }
 /** Layers of cloth at raw size, the lowest first. */
 export type ClothShown = {
@@ -829,11 +836,6 @@ export interface TrayKind {
 }
 export interface StartsShown {
   tray: TrayKind[]
-  starts: {
-    start: string
-    words: string
-    face: FaceShown
-  }[]
   follows: FollowShown[]
   /** The quilter's own. */
   own: TrayKind[]
@@ -855,6 +857,7 @@ export interface NewBlock {
   width: string
   height: string
   units: 'in' | 'mm'
+  figure?: 'dark' | 'light'
 }
 export interface WayPiece {
   fabric: string
@@ -1223,4 +1226,22 @@ export interface DrawingShown {
   /** Why straight seams cannot build it. */
   problem: string | null
   inTheWay: number[]
+}
+export interface StartPictures {
+  /** What they come to. */
+  columns: string
+  rows: string
+  /** Sizes near this one that cut well; none where this one does. */
+  fits: [string, string][]
+  starts: {
+    start: string
+    words: string
+    /** Null where the grid is too fine to be drawn here. */
+    face: FaceShown | null
+  }[]
+}
+export interface CopyAsked {
+  name: string
+  width: string
+  height: string
 }

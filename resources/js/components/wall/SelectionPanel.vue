@@ -2,21 +2,28 @@
 import { computed, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { CornerName, LookTwiceShown, PlacementEntry, UnitPicture, WallCell, WallShown } from '@/api/types'
+import FlippedCorners from '@/components/wall/FlippedCorners.vue'
 import UnitIcon from '@/drawing/UnitIcon.vue'
 import { counted } from '@/drawing/words'
 
 /** What is chosen, how it lies, what is odd about it, and what can be done with it. */
 const props = defineProps<{ wall: WallShown; cells: WallCell[]; isTwice: boolean; path: string }>()
-const emit = defineEmits<{ move: [by: PlacementEntry]; swap: []; clear: []; mend: []; meant: []; open: []; draw: []; group: []; openOut: []; name: [name: string]; corner: [corner: CornerName, size: string] }>()
-
-const corners: [CornerName, string][] = [
-  ['tl', 'top left'],
-  ['tr', 'top right'],
-  ['bl', 'bottom left'],
-  ['br', 'bottom right'],
-]
+const emit = defineEmits<{ move: [by: PlacementEntry]; swap: []; clear: []; mend: []; meant: []; open: []; draw: []; group: []; openOut: []; name: [name: string]; corner: [corner: CornerName, size: string]; cornerTo: [from: CornerName, to: CornerName]; lay: [entry: Record<string, unknown>] }>()
 
 const colours = computed(() => new Map(props.wall.face.fabrics.map((fabric) => [fabric.key, fabric.color])))
+/** A goose in one square place: the two places it could lie over, along the way it is wide. */
+const overTwo = computed(() => {
+  const cell = one.value
+  const [column, row] = [props.wall.columns[(cell?.column ?? 1) - 1], props.wall.rows[(cell?.row ?? 1) - 1]]
+  if (cell === null || cell.kind !== 'flying-geese' || cell.rowSpan !== 1 || cell.columnSpan !== 1 || column?.size !== row?.size) return []
+  const isLevel = cell.turn === 0 || cell.turn === 180
+  const isSpan = isLevel ? { column_span: 2 } : { row_span: 2 }
+  const places = isLevel ? [['with the one to its right', 0, 0], ['with the one to its left', 0, -1]] as const : [['with the one below', 0, 0], ['with the one above', -1, 0]] as const
+  return places
+    .map(([words, down, right]) => ({ words, row: cell.row + down, column: cell.column + right }))
+    .filter((to) => to.row >= 1 && to.column >= 1 && to.row + (isLevel ? 0 : 1) <= props.wall.rows.length && to.column + (isLevel ? 1 : 0) <= props.wall.columns.length)
+    .map((to) => ({ words: to.words, entry: { ...cell.entry, ...isSpan, row: to.row, column: to.column } }))
+})
 const pair = shallowRef<LookTwiceShown | null>(null)
 const coloured = (patches: UnitPicture[]) => patches.map((patch) => ({ color: colours.value.get(patch.fabric) ?? '#fff', points: patch.points }))
 const one = computed(() => (props.cells.length === 1 ? props.cells[0] ?? null : null))
@@ -73,8 +80,10 @@ watch(
       <button type="button" title="Swap its fabrics (S)" @click="emit('swap')"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M4 8 H19 M15 4 L19 8 L15 12 M20 16 H5 M9 12 L5 16 L9 20" /></svg>Swap</button>
       <button type="button" title="Back to a plain patch (Delete)" @click="emit('clear')"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M5 5 H19 V19 H5Z" /></svg>Clear</button>
     </div>
-    <div v-if="one?.corners" class="corners" role="group" aria-label="Flipped corners">
-      <label v-for="[corner, words] in corners" :key="corner">{{ words }} <input :value="one.corners[corner] ?? ''" placeholder="none" :aria-label="`${words}, finished leg`" @change="emit('corner', corner, ($event.target as HTMLInputElement).value.trim())" /></label>
+    <FlippedCorners v-if="one?.corners" :wall="wall" :cell="one" @corner="(corner, size) => emit('corner', corner, size)" @corner-to="(from, to) => emit('cornerTo', from, to)" />
+    <div v-if="one && overTwo.length > 0" class="more">
+      <span class="soft">A goose is twice as wide as high.</span>
+      <button v-for="two in overTwo" :key="two.words" type="button" class="link-button" @click="emit('lay', two.entry)">Over two places, {{ two.words }}</button>
     </div>
     <div class="more">
       <button type="button" class="link-button" title="D" @click="emit('draw')">{{ one ? 'Draw it by cutting' : 'Draw one unit over these' }}</button>
@@ -173,20 +182,6 @@ watch(
 }
 
 .name input {
-  width: 100%;
-}
-
-.corners {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 6px 12px;
-}
-
-.corners label {
-  font-size: 15px;
-}
-
-.corners input {
   width: 100%;
 }
 

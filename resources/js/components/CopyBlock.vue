@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { ElButton } from 'element-plus/es/components/button/index'
+import 'element-plus/es/components/button/style/css'
+import * as api from '@/api/client'
+import type { ShelfBlock } from '@/api/types'
+
+/** A block once more, as large or in another size. */
+const props = defineProps<{ block: ShelfBlock }>()
+const emit = defineEmits<{ made: [block: ShelfBlock]; close: [] }>()
+
+const name = ref(`${props.block.name}, again`)
+const [width, height] = [ref(props.block.face.finished[0] ?? ''), ref(props.block.face.finished[1] ?? props.block.face.finished[0] ?? '')]
+const problem = ref('')
+const isBusy = ref(false)
+
+async function copy() {
+  problem.value = ''
+  isBusy.value = true
+  try {
+    emit('made', await api.copyBlock(props.block.id, { name: name.value, width: width.value, height: height.value }))
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    isBusy.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="copy-block" :aria-label="`Copy ${block.name}`" @submit.prevent="copy">
+    <label>Name <input v-model="name" maxlength="120" /></label>
+    <label>Finished <span><input v-model="width" class="short" aria-label="Finished width" /> x <input v-model="height" class="short" aria-label="Finished height" /> {{ block.face.units }}</span></label>
+    <p class="soft">Order, pressing, locks and ways go with it as far as they fit; what is sewn stays with the first.</p>
+    <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+    <div><ElButton type="primary" native-type="submit" :disabled="isBusy">Make the copy</ElButton><ElButton @click="emit('close')">Not now</ElButton></div>
+  </form>
+</template>
+
+<style scoped>
+.copy-block {
+  display: grid;
+  gap: 10px;
+  padding-top: 10px;
+}
+
+label {
+  display: grid;
+}
+
+.short {
+  width: 90px;
+}
+
+.wrong {
+  color: var(--brick);
+}
+</style>
