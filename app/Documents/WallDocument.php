@@ -123,7 +123,7 @@ final readonly class WallDocument
     {
         $meant = new MeantSo($this->block->meant, $this->wall->path);
         $asked = [];
-        foreach (Pointing::setsOn($this->face, $found->symmetry) as $set) {
+        foreach (Pointing::setsOn($this->face, $found) as $set) {
             if (array_filter($set->units, static fn (PlacedUnit $unit): bool => ! $meant->holds($unit)) !== []) {
                 $asked[] = [
                     'words' => $set->words(UnitName::of($set->units[0], true)),

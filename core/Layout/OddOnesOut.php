@@ -24,12 +24,14 @@ final readonly class OddOnesOut
     private const ONE_IN = 4;
 
     /**
-     * @param list<OddCell> $odd        in reading order
-     * @param bool          $isBorneOut whether units elsewhere agree on the symmetry; the first two on an empty wall only differ
+     * @param list<OddCell>   $odd        in reading order
+     * @param list<list<int>> $orbits     numbers of the units, in reading order, that the symmetry carries into each other
+     * @param bool            $isBorneOut whether units elsewhere agree on the symmetry; the first two on an empty wall only differ
      */
     private function __construct(
         public Symmetry $symmetry,
         public array $odd,
+        public array $orbits,
         public bool $isBorneOut,
     ) {}
 
@@ -44,11 +46,17 @@ final readonly class OddOnesOut
         $grid = $face->block->grid;
         $busy = count(array_filter($pictures->units, static fn ($unit): bool => $unit->cell->unit->kind() !== 'plain'));
         $allowed = max(1, intdiv($busy, self::ONE_IN));
+        $all = Moves::allOf($pictures->units, Box::of($face->outline()), count($grid->columns), count($grid->rows));
+        usort($all, static fn (Moves $a, Moves $b): int => $b->count <=> $a->count);
         $judged = [];
-        foreach (Moves::allOf($pictures->units, Box::of($face->outline()), count($grid->columns), count($grid->rows)) as $moves) {
+        foreach ($all as $i => $moves) {
             $one = Judged::of($moves, $pictures, $allowed);
             if ($one !== null) {
                 $judged[] = $one;
+            }
+            // The largest there is, and nothing breaks it: no other has to be looked at.
+            if (count($judged) === 1 && $judged[0]->changes === 0 && ($all[$i + 1] ?? null)?->count !== $moves->count) {
+                break;
             }
         }
         usort($judged, static fn (Judged $a, Judged $b): int => [$b->moves->count, $a->changes] <=> [$a->moves->count, $b->changes]);
@@ -56,11 +64,11 @@ final readonly class OddOnesOut
         foreach ($judged as $one) {
             $odd = self::isDesign($one, $exact) ? null : $one->oddCells($pictures);
             if ($odd !== null) {
-                return new self($one->moves->symmetry, $odd, $one->isBorneOut);
+                return new self($one->moves->symmetry, $odd, $one->moves->orbits, $one->isBorneOut);
             }
         }
 
-        return new self(Symmetry::None, [], false);
+        return new self(Symmetry::None, [], [], false);
     }
 
     /**

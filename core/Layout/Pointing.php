@@ -9,7 +9,6 @@ use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Layout\Internal\Box;
-use KeenSeam\Core\Layout\Internal\Moves;
 
 /**
  * A whole set of units with a tip, carried into each other by the layout's symmetry, that all point to the middle or all
@@ -27,43 +26,37 @@ final readonly class Pointing
     ) {}
 
     /**
-     * @param Symmetry $symmetry that the layout has
+     * @param OddOnesOut $found what the layout's symmetry is
      *
      * @return list<self>
      */
-    public static function setsOn(Face $face, Symmetry $symmetry): array
+    public static function setsOn(Face $face, OddOnesOut $found): array
     {
         $units = array_values(array_filter($face->whole->parts, static fn ($part): bool => $part instanceof PlacedUnit));
-        $grid = $face->block->grid;
         $sets = [];
-        foreach (Moves::allOf($units, Box::of($face->outline()), count($grid->columns), count($grid->rows)) as $moves) {
-            if ($moves->symmetry !== $symmetry || $symmetry === Symmetry::Repeat) {
-                continue;
-            }
-            foreach ($moves->orbits as $orbit) {
-                $set = array_map(static fn (int $unit): PlacedUnit => $units[$unit], $orbit);
-                $ways = array_values(array_unique(array_map(static fn (PlacedUnit $unit): int => self::outwards($unit, $face), $set)));
-                if (count($set) > 1 && count($ways) === 1 && $ways[0] !== 0) {
-                    usort($set, static fn (PlacedUnit $a, PlacedUnit $b): int => [$a->cell->row, $a->cell->column] <=> [$b->cell->row, $b->cell->column]);
-                    $sets[] = new self($set, $ways[0] > 0);
-                }
+        foreach ($found->symmetry === Symmetry::Repeat ? [] : $found->orbits as $orbit) {
+            $set = array_map(static fn (int $unit): PlacedUnit => $units[$unit], $orbit);
+            $ways = array_values(array_unique(array_map(static fn (PlacedUnit $unit): int => self::outwards($unit, $face), $set)));
+            if (count($set) > 1 && count($ways) === 1 && $ways[0] !== 0) {
+                usort($set, static fn (PlacedUnit $a, PlacedUnit $b): int => [$a->cell->row, $a->cell->column] <=> [$b->cell->row, $b->cell->column]);
+                $sets[] = new self($set, $ways[0] > 0);
             }
         }
 
         return $sets;
     }
 
-    /** "The 4 flying geese point in, toward the middle." */
+    /** "The 4 flying geese (row 1 column 2, row 2 column 1 and 2 more) point in, toward the middle. Meant so?" */
     public function words(string $plural): string
     {
-        return sprintf('The %d %s in %s point %s. Is that as you mean it?', count($this->units), $plural, $this->places(), $this->isOut ? 'out, away from the middle' : 'in, toward the middle');
+        return sprintf('The %d %s (%s) point %s. Meant so?', count($this->units), $plural, $this->places(), $this->isOut ? 'out, away from the middle' : 'in, toward the middle');
     }
 
     private function places(): string
     {
         $places = array_map(static fn (PlacedUnit $unit): string => sprintf('row %d column %d', $unit->cell->row, $unit->cell->column), array_slice($this->units, 0, 2));
 
-        return implode(', ', $places).(count($this->units) > 2 ? ' and on' : '');
+        return implode(', ', $places).(count($this->units) > 2 ? sprintf(' and %d more', count($this->units) - 2) : '');
     }
 
     /** 1 where its tip points away from the middle of the block, -1 where toward it, 0 where it has none or it points along. */

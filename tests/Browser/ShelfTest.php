@@ -30,7 +30,7 @@ final class ShelfTest extends BrowserTestCase
     public function test_taking_off_is_undone_at_once(): void
     {
         $this->visit('/');
-        $this->find('.blocks li:nth-child(2) .deeds button')->click();
+        $this->find('.blocks li:nth-child(2) .deeds button:last-child')->click();
         $this->seesText('“Slack Water” is off the shelf.');
         $this->waitUntil(fn (): bool => count($this->texts('.blocks h2')) === 2, 'it still stands there');
         $this->named('Put it back')->click();

@@ -134,15 +134,13 @@ final readonly class Moves
     private static function repeats(array $units, array $boxes, int $columns, int $rows): array
     {
         $repeats = [];
+        $sizes = array_map(static fn (PlacedUnit $unit, Box $box): string => "{$unit->cell->rowSpan} {$unit->cell->columnSpan} $box->width $box->height", $units, $boxes);
         foreach (self::divisors($columns) as $period) {
             foreach (self::divisors($rows) as $rowPeriod) {
                 $count = intdiv($columns, $period) * intdiv($rows, $rowPeriod);
-                $orbits = [];
-                foreach ($count === 1 ? [] : $units as $i => $unit) {
-                    $orbits[($unit->cell->row - 1) % $rowPeriod * $columns + ($unit->cell->column - 1) % $period][] = $i;
-                }
-                if ($orbits !== [] && array_filter($orbits, static fn (array $orbit): bool => ! self::isRepeat($orbit, $count, $units, $boxes)) === []) {
-                    $repeats[] = new self(Symmetry::Repeat, $count, array_values($orbits), [], []);
+                $orbits = $count === 1 ? [] : self::shifted($units, $sizes, $columns, $period, $rowPeriod, $count);
+                if ($orbits !== []) {
+                    $repeats[] = new self(Symmetry::Repeat, $count, $orbits, [], []);
                 }
             }
         }
@@ -151,17 +149,23 @@ final readonly class Moves
     }
 
     /**
-     * Whether every shift takes a cell of the orbit to another of the same size.
+     * @param list<PlacedUnit> $units
+     * @param list<string>     $sizes by unit
      *
-     * @param non-empty-list<int> $orbit
-     * @param list<PlacedUnit>    $units
-     * @param list<Box>           $boxes
+     * @return list<non-empty-list<int>> cells that the shifts take to each other; none where one is not as large, or not there
      */
-    private static function isRepeat(array $orbit, int $count, array $units, array $boxes): bool
+    private static function shifted(array $units, array $sizes, int $columns, int $period, int $rowPeriod, int $count): array
     {
-        $sizes = array_map(static fn (int $i): array => [$units[$i]->cell->rowSpan, $units[$i]->cell->columnSpan, $boxes[$i]->width, $boxes[$i]->height], $orbit);
+        $orbits = [];
+        foreach ($units as $i => $unit) {
+            $key = ($unit->cell->row - 1) % $rowPeriod * $columns + ($unit->cell->column - 1) % $period;
+            if (isset($orbits[$key]) && $sizes[$orbits[$key][0]] !== $sizes[$i]) {
+                return [];
+            }
+            $orbits[$key][] = $i;
+        }
 
-        return count($orbit) === $count && count(array_unique($sizes, SORT_REGULAR)) === 1;
+        return array_filter($orbits, static fn (array $orbit): bool => count($orbit) !== $count) === [] ? array_values($orbits) : [];
     }
 
     /** @return list<int> */

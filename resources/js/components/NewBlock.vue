@@ -115,6 +115,7 @@ const labels: [Field, string][] = [
 .fields {
   display: flex;
   flex-wrap: wrap;
+  align-items: start;
   gap: 12px 24px;
 }
 

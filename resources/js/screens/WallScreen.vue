@@ -464,4 +464,10 @@ footer {
     border-top: 0;
   }
 }
+
+@media (max-width: 640px) {
+  .side {
+    columns: 1;
+  }
+}
 </style>

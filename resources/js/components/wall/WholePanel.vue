@@ -48,6 +48,11 @@ const store = useWallStore()
 </template>
 
 <style scoped>
+.whole {
+  display: grid;
+  gap: 8px;
+}
+
 .warn {
   padding-left: 12px;
   border-left: 4px solid var(--ochre);
