@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { keyFor, type WallKey } from '@/composables/useWallKeys'
 
-const pressed = (key: string, held: Partial<{ ctrlKey: boolean; metaKey: boolean; shiftKey: boolean; altKey: boolean }> = {}) => ({ key, ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...held })
+const pressed = (key: string, held: Partial<{ ctrlKey: boolean; metaKey: boolean; shiftKey: boolean; altKey: boolean; code: string }> = {}) => ({ key, ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...held })
 const keys: WallKey[] = [
   { key: 't', words: 'turn', act: () => {} },
   { key: 't', shift: true, words: 'turn back', act: () => {} },
   { key: 'z', control: true, words: 'undo', act: () => {} },
   { key: '2', words: 'place', act: () => {} },
+  { key: '2', shift: true, words: 'place as one', act: () => {} },
   { key: '?', words: 'help', act: () => {} },
   { key: 'ArrowUp', words: 'go', act: () => {} },
 ]
@@ -20,6 +21,11 @@ describe('keys of the wall', () => {
 
   it('takes a sign however the keyboard makes it', () => {
     expect([words('?', { shiftKey: true }), words('?')]).toEqual(['help', 'help'])
+  })
+
+  it('knows a digit with Shift by its place, whatever the keyboard writes there', () => {
+    expect([words('@', { shiftKey: true, code: 'Digit2' }), words('"', { shiftKey: true, code: 'Digit2' }), words('2', { code: 'Digit2' }), words('2', { shiftKey: true, code: 'Numpad2' })]).toEqual(['place as one', 'place as one', 'place', 'place as one'])
+    expect(words('?', { shiftKey: true, code: 'Slash' })).toBe('help')
   })
 
   it('finds letters in capitals too', () => {

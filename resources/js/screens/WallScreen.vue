@@ -12,6 +12,7 @@ import FabricPanel from '@/components/wall/FabricPanel.vue'
 import FabricShelf from '@/components/wall/FabricShelf.vue'
 import KeysDialog from '@/components/wall/KeysDialog.vue'
 import LinePanel from '@/components/wall/LinePanel.vue'
+import OwnUnits from '@/components/wall/OwnUnits.vue'
 import SelectionPanel from '@/components/wall/SelectionPanel.vue'
 import SizePanel from '@/components/wall/SizePanel.vue'
 import UnitTray from '@/components/wall/UnitTray.vue'
@@ -305,6 +306,7 @@ function placeKind(kind: string, asOne: boolean) {
       <LinePanel v-if="line" :wall="shown" :axis="line.axis" :number="Math.min(line.number, (line.axis === 'columns' ? shown.columns : shown.rows).length)" @edit="wall.edit" @close="line = null" />
       <SelectionPanel v-if="wall.board === null" :wall="shown" :cells="wall.selected" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" @corner="setCorner" @corner-to="(corner, to) => wall.edit({ do: 'corner-to', places: wall.places, corner, to })" @lay="wall.edit({ do: 'lay', cells: [$event] })" @draw="drawAsOne" @group="wall.edit({ do: 'group', places: wall.places })" @open-out="wall.edit({ do: 'open-out', places: wall.places })" @name="wall.edit({ do: 'label', places: wall.places, label: $event === '' ? null : $event })" />
       <WholePanel v-if="wall.board === null" :wall="shown" :other-hand="otherHand" :is-twice-shown="isTwiceShown" @draw-whole="drawWhole" @show-twice="isTwiceShown = !isTwiceShown" />
+      <OwnUnits v-if="wall.board === null" :own="own" @changed="own = $event" />
       <SizePanel v-if="wall.board === null" :wall="shown" :is-whole="wall.path === ''" @edit="wall.edit" />
     </aside>
     <main v-else class="waiting">
