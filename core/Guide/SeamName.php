@@ -9,6 +9,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Assembly\UnitName;
 
 /** What a quilter calls a seam and the two parts it may be pressed toward. */
 final readonly class SeamName
@@ -75,13 +76,13 @@ final readonly class SeamName
     /** @param list<int> $pile */
     private static function inUnit(Join $join, UnitClass $class, array $pile): self
     {
-        $unit = $class->members[0]->cell->unit;
+        $name = UnitName::ofClass($class, false);
         $left = Words::fabricsAlong($join->seam, $join->left);
         $right = Words::fabricsAlong($join->seam, $join->right);
 
         return new self(
-            ucfirst($unit->name()).(($join->tie->join ?? 0) === 0 ? '' : ', seam '.(($join->tie->join ?? 0) + 1)),
-            'the '.$unit->name(),
+            ucfirst($name).(($join->tie->join ?? 0) === 0 ? '' : ', seam '.(($join->tie->join ?? 0) + 1)),
+            UnitName::given($class) ?? 'the '.$name,
             $left === $right ? 'the part sewn first' : $left,
             $left === $right ? 'the part sewn to it' : $right,
             $pile,

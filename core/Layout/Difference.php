@@ -6,6 +6,8 @@ namespace KeenSeam\Core\Layout;
 
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Cell;
+use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Layout\Internal\CellPictures;
@@ -56,9 +58,12 @@ final readonly class Difference
             return self::moved($cell->placement->around($pictured->placement->inverse()));
         }
 
-        return $pictured->unit->kind() === $cell->unit->kind()
-            ? 'in other fabrics'
-            : sprintf('a %s instead of a %s', $cell->unit->name(), $pictured->unit->name());
+        if ($pictured->unit->kind() !== $cell->unit->kind()) {
+            return sprintf('%s instead of %s', self::called($cell), self::called($pictured));
+        }
+        $uncoloured = static fn (Cell $of): string => serialize(Cloths::inFabrics($of->unit, static fn (Fabric $fabric): Fabric => new Fabric('', '', '', FabricValue::Light)));
+
+        return $uncoloured($pictured) === $uncoloured($cell) ? 'in other fabrics' : 'with other seams';
     }
 
     private static function moved(Placement $by): string
@@ -69,5 +74,10 @@ final readonly class Difference
             $by->turn->value === 90 => 'turned a quarter clockwise',
             default => 'turned a quarter anticlockwise',
         };
+    }
+
+    private static function called(Cell $cell): string
+    {
+        return $cell->label ?? 'a '.$cell->unit->name();
     }
 }

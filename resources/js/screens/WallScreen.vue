@@ -23,6 +23,7 @@ import { useRail, useStations } from '@/composables/useStations'
 import { useWallKeys, type WallKey } from '@/composables/useWallKeys'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
+import { useRoute, useRouter } from 'vue-router'
 import { useWallStore } from '@/stores/wall'
 
 const props = defineProps<{ block: number }>()
@@ -43,10 +44,20 @@ const isAsOne = ref(false)
 const line = ref<{ axis: Axis; number: number } | null>(null)
 const help = ref<InstanceType<typeof KeysDialog> | null>(null)
 
+const [route, router] = [useRoute(), useRouter()]
 watch(
   () => props.block,
-  (block) => void wall.open(block),
+  async (block) => {
+    const drawn = /^(\d+)\.(\d+)$/.exec(String(route.query.draw ?? ''))
+    await wall.open(block)
+    if (drawn !== null) await wall.draw([Number(drawn[1]), Number(drawn[2])])
+  },
   { immediate: true },
+)
+// Whoever loads the page again finds the unit still on the drawing board.
+watch(
+  () => wall.board,
+  (place) => void router.replace({ query: place === null || wall.path !== '' ? {} : { draw: place.join('.') } }),
 )
 
 const shown = computed(() => wall.shown)
