@@ -7,7 +7,7 @@ namespace App\Workings;
 use App\Models\ShelfBlock;
 
 /** A part of a block that takes long on a very large one: there a worker makes it, and whoever asked asks again. */
-interface Sheet extends \UnitEnum
+interface Sheet
 {
     /** Works it out, unless it is kept already. */
     public function make(ShelfBlock $block, WorkingOut $working): void;

@@ -38,12 +38,17 @@ final readonly class Pointing
             $set = array_map(static fn (int $unit): PlacedUnit => $units[$unit], $orbit);
             $ways = array_values(array_unique(array_map(static fn (PlacedUnit $unit): int => self::outwards($unit, $face), $set)));
             if (count($set) > 1 && count($ways) === 1 && $ways[0] !== 0) {
-                usort($set, static fn (PlacedUnit $a, PlacedUnit $b): int => [$a->cell->row, $a->cell->column] <=> [$b->cell->row, $b->cell->column]);
-                $sets[] = new self($set, $ways[0] > 0);
+                // Sets of one kind that point alike are one question.
+                $key = $set[0]->cell->unit->kind().$ways[0];
+                $sets[$key] = [...($sets[$key] ?? []), ...$set];
             }
         }
 
-        return $sets;
+        return array_values(array_map(static function (array $set) use ($face): self {
+            usort($set, static fn (PlacedUnit $a, PlacedUnit $b): int => [$a->cell->row, $a->cell->column] <=> [$b->cell->row, $b->cell->column]);
+
+            return new self($set, self::outwards($set[0], $face) > 0);
+        }, $sets));
     }
 
     /** "The 4 flying geese (row 1 column 2, row 2 column 1 and 2 more) point in, toward the middle. Meant so?" */

@@ -70,6 +70,19 @@ final class DrawingTest extends TestCase
         $this->postJson("/api/blocks/$id/tray", ['name' => 'x', 'row' => 9, 'column' => 1])->assertUnprocessable();
     }
 
+    public function test_what_is_pasted_comes_with_its_copies_inside_a_small_grid_too(): void
+    {
+        $id = $this->emptyBlock();
+        $this->postJson("/api/blocks/$id/edits", ['edit' => ['do' => 'place', 'kind' => 'half-square-triangle', 'places' => [[2, 2]], 'figure' => 'B'], 'follow' => 'none'], self::seen(1))->assertOk();
+        $entry = $this->getJson("/api/blocks/$id/wall")->json('cells.5.entry');
+        $pasted = $this->postJson("/api/blocks/$id/edits", ['edit' => ['do' => 'lay', 'cells' => [['row' => 1, 'column' => 1] + $entry]], 'follow' => 'quarter-turn'], self::seen(2))->assertOk()->json('cells');
+        self::assertSame([0, 3, 5, 12, 15], array_keys(array_filter($pasted, static fn (array $cell): bool => $cell['kind'] === 'half-square-triangle')));
+        self::assertSame([0, 90, 270, 180], array_map(static fn (int $i): int => $pasted[$i]['turn'], [0, 3, 12, 15]));
+        $this->postJson("/api/blocks/$id/edits", ['edit' => ['do' => 'group', 'places' => [[2, 3], [3, 4]]], 'follow' => 'none'], self::seen(3))->assertOk();
+        $inside = $this->postJson("/api/blocks/$id/edits?path=2.3", ['edit' => ['do' => 'lay', 'cells' => [['row' => 1, 'column' => 1] + $entry]], 'follow' => 'half-turn'], self::seen(4))->assertOk()->json('cells');
+        self::assertSame(['half-square-triangle', 'plain', 'plain', 'half-square-triangle'], array_column($inside, 'kind'));
+    }
+
     public function test_cells_are_grouped_and_opened_out_again(): void
     {
         $before = $this->getJson('/api/blocks/3/wall')->json('cells');

@@ -214,8 +214,8 @@ describe('the wall', () => {
     expect(server.edits).toEqual([]) // nothing more is sent until the quilter has decided
 
     await store.settle(true)
-    expect(server.edits).toEqual([{ do: 'swap', places: [[1, 1]] }])
-    expect([store.problem, store.held, store.shown?.block.version]).toEqual([null, null, 6])
+    expect(server.edits).toEqual([{ do: 'swap', places: [[1, 1]] }, { do: 'clear', places: [[1, 1]] }]) // what was asked meanwhile, too
+    expect([store.problem, store.held, store.shown?.block.version]).toEqual([null, null, 7])
   })
 
   it('drops the change and shows the newest when that is asked', async () => {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\StepSheet;
 use App\Documents\WorkDocument;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
@@ -21,7 +22,6 @@ use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\TakenUnits;
 use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Matching\TakeUp;
 
 /** The work at the machine, step by step. */
 final readonly class WorkController
@@ -41,11 +41,8 @@ final readonly class WorkController
     public function step(ShelfBlock $block, string $key): JsonResponse
     {
         $work = $this->table->of($block);
-        $step = $work->step($key);
-        $sources = [$step->key(), $step->joins, $step->made, $step->patchIds, $block->take_up, $block->square_up, $block->leave, $block->ease, $work->working->facts()->measured()];
-        $text = $work->working->sheet('step', $sources, static fn (): array => WorkDocument::step($work, $step, $block, TakeUp::readOrIdeal($block->take_up, $work->working->design())));
 
-        return JsonResponse::fromJsonString($text);
+        return JsonResponse::fromJsonString(StepSheet::text($work, $work->step($key), $block));
     }
 
     /** @throws KeenSeamProblem */

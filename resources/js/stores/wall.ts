@@ -28,8 +28,8 @@ export const useWallStore = defineStore('wall', () => {
   /** Whether changes inside a small grid leave equal ones as they are. */
   const isAlone = ref(false)
   const problem = ref<string | null>(null)
-  /** The change that could not be saved because another window saved first. */
-  const held = shallowRef<Change | null>(null)
+  /** Changes that could not be saved because another window saved first, and those made since. */
+  const held = shallowRef<Change[] | null>(null)
   const waiting = ref(0)
   /** The last change did not reach the shelf; it is sent again. */
   const isUnsent = ref(false)
@@ -202,11 +202,11 @@ export const useWallStore = defineStore('wall', () => {
 
   /** Another window saved first: either its state is taken, or the change held back is made on top of it. */
   async function settle(isMineToo: boolean) {
-    const [block, change] = [shown.value?.block.id, held.value]
+    const [block, changes] = [shown.value?.block.id, held.value]
     ;[held.value, problem.value] = [null, null]
     if (block === undefined) return
     await open(block)
-    if (isMineToo && change !== null) await saved(change)
+    for (const change of isMineToo ? (changes ?? []) : []) await saved(change)
   }
 
   /** Changes are saved one after the other, each over the version the one before it made. */
@@ -214,6 +214,8 @@ export const useWallStore = defineStore('wall', () => {
     const block = shown.value?.block.id
     waiting.value += 1
     last = last.then(async () => {
+      // While the question stands, what is asked further waits with it.
+      if (held.value !== null) held.value = [...held.value, change]
       for (let now = shown.value; now !== null && now.block.id === block && held.value === null; now = shown.value) {
         const { id, version } = now.block
         await told(async () => {
@@ -259,7 +261,7 @@ export const useWallStore = defineStore('wall', () => {
       isUnsent.value = change !== undefined && PASSING.has(code)
       const told = error instanceof Error ? error.message : String(error)
       problem.value = isUnsent.value ? `${told.replace(/[,;](?: then)? try again[^.]*/, '')} What you changed last waits here and is sent again by itself.` : told
-      if (code === 'changed-elsewhere') held.value = change ?? null
+      if (code === 'changed-elsewhere') held.value = change === undefined ? null : [change]
     }
   }
 
