@@ -80,7 +80,7 @@ final class PressDocument
             'planning' => $search === null ? null : ['key' => $search, ...$planning->state($search)],
             'locks' => count($locks),
             'locksAsleep' => $facts->locksAsleep(),
-            'locked' => $locks === [] ? [] : array_values(array_filter(array_keys($head->pressing->directions), $working->plans()->locks()->hold(...))),
+            'locked' => $locks === [] ? [] : $working->plans()->locks()->held(),
             'pressed' => array_keys($progress->pressed),
             'rest' => $block->rest->value,
             'stepsDone' => $progress->sewn === [] ? 0 : self::stepsDone($working->planSteps(), $progress),

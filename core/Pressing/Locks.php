@@ -44,6 +44,24 @@ final readonly class Locks
         return count($this->without($join)->all) < count($this->all);
     }
 
+    /** @return list<int> all joins that a lock decides over, be it on another unit of their class */
+    public function held(): array
+    {
+        $alone = $piles = [];
+        foreach ($this->all as $lock) {
+            $tie = $this->construction->joins[$lock->join]->tie ?? null;
+            $tie === null ? $alone[$lock->join] = true : $piles[$tie->unitClass.' '.$tie->join] = true;
+        }
+        $held = [];
+        foreach ($this->all === [] ? [] : $this->construction->joins as $join) {
+            if (isset($alone[$join->id]) || ($join->tie !== null && isset($piles[$join->tie->unitClass.' '.$join->tie->join]))) {
+                $held[] = $join->id;
+            }
+        }
+
+        return $held;
+    }
+
     private function isPressedWith(int $a, int $b): bool
     {
         [$tieA, $tieB] = [$this->construction->joins[$a]->tie ?? null, $this->construction->joins[$b]->tie ?? null];

@@ -101,6 +101,10 @@ final class PressingPlannerTest extends TestCase
         self::assertSame(array_fill(0, 4, [$flipped]), array_slice($after->pressing->directions, 0, 4));
         self::assertTrue((new Locks($construction, [new Lock(2, $flipped)]))->hold(0));
         self::assertSame([], (new Locks($construction, [new Lock(2, $flipped)]))->without(1)->all);
+        foreach ([[], [new Lock(2, $flipped)], [new Lock(count($construction->joins) - 1, $flipped)], [new Lock(2, $flipped), new Lock(count($construction->joins) - 1, $flipped)]] as $all) {
+            $locks = new Locks($construction, $all);
+            self::assertSame(array_values(array_filter(array_keys($construction->joins), $locks->hold(...))), $locks->held());
+        }
     }
 
     public function test_an_open_seam_never_locks(): void
