@@ -56,6 +56,7 @@ final class TakenApartTest extends TestCase
     #[DataProvider('constructions')]
     public function test_what_meets_along_a_join_is_what_ends_there_on_either_side(Construction $construction): void
     {
+        self::assertSame($construction->joins === [], count($construction->face->patches) === 1);
         foreach ($construction->joins as $join) {
             $expected = [];
             foreach (['left' => $join->left, 'right' => $join->right] as $side => $part) {
