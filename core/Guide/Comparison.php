@@ -34,9 +34,10 @@ final class Comparison
     private static function lumps(PressingPlan $now, PressingPlan $other): ?string
     {
         $thicker = $thinner = 0;
+        $then = $other->peaks();
         foreach ($now->peaks() as $i => $peak) {
-            $thicker += $other->peaks()[$i] > $peak ? 1 : 0;
-            $thinner += $other->peaks()[$i] < $peak ? 1 : 0;
+            $thicker += $then[$i] > $peak ? 1 : 0;
+            $thinner += $then[$i] < $peak ? 1 : 0;
         }
 
         return match (true) {

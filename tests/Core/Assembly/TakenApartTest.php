@@ -85,8 +85,8 @@ final class TakenApartTest extends TestCase
             }
             $isEnd = static fn (Meeting $meeting): bool => $meeting->at->equals($join->seam->from) || $meeting->at->equals($join->seam->to);
             $both = array_filter($join->meetings, static fn (Meeting $meeting): bool => $meeting->isOfBothSides());
-            self::assertEquals(array_values(array_filter($both, static fn (Meeting $meeting): bool => ! $isEnd($meeting))), array_values($join->matchPoints()));
-            self::assertEquals(array_values(array_filter($both, $isEnd)), array_values($join->endMeetings()));
+            self::assertEquals(array_values(array_filter($both, static fn (Meeting $meeting): bool => ! $isEnd($meeting))), $join->matchPoints());
+            self::assertEquals(array_values(array_filter($both, $isEnd)), $join->endMeetings());
         }
     }
 
