@@ -10,6 +10,9 @@ use Illuminate\Http\Response;
 /** Answers that are put together from a sheet which is kept as text and the few things that change beside it. */
 final class Spliced
 {
+    /** Bytes; of larger sheets not both are read at once, all of the second is told. */
+    private const LARGE = 8_000_000;
+
     /** Lists shorter than this are sent as a whole. */
     private const SHORT = 8;
 
@@ -34,7 +37,11 @@ final class Spliced
         if ($before === $after) {
             return [];
         }
-        [$was, $is] = [self::read($before), self::read($after)];
+        $is = self::read($after);
+        if (strlen($after) > self::LARGE) {
+            return array_map(static fn (mixed $value): array => ['all' => $value], $is);
+        }
+        $was = self::read($before);
         $changed = [];
         foreach ($is as $name => $value) {
             $old = $was[$name] ?? null;

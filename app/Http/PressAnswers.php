@@ -19,6 +19,9 @@ use KeenSeam\Core\KeenSeamProblem;
 /** Answers of the press station: all of it, or after a change what is otherwise than before. */
 final readonly class PressAnswers
 {
+    /** Bytes of a plan's sheet that is compared with another; of a larger one the screen asks for all again. */
+    private const COMPARED = 4_000_000;
+
     public function __construct(
         private Workings $workings,
         private Planning $planning,
@@ -49,6 +52,9 @@ final readonly class PressAnswers
         $after = Sheets::press($working);
         $block->saveOver($version, []);
 
-        return new JsonResponse([...PressDocument::ofBlock($block, $working, $this->planning), 'from' => $from, 'changed' => (object) Spliced::changed($before, $after)]);
+        $isCompared = max(strlen($before), strlen($after)) <= self::COMPARED;
+
+        // Told as a change of no plan, it makes the screen ask for the whole.
+        return new JsonResponse([...PressDocument::ofBlock($block, $working, $this->planning), 'from' => $isCompared ? $from : '', 'changed' => (object) ($isCompared ? Spliced::changed($before, $after) : [])]);
     }
 }
