@@ -48,6 +48,13 @@ final class PlanningTest extends TestCase
         self::assertSame('sheet', $sheet['what']);
         $this->work(MakeSheet::class);
         $this->getJson("/api/blocks/$block/plan")->assertOk()->assertJson(['proved' => true, 'planning' => null]);
+
+        // A change whose sheet has to be waited for is saved once the sheet is there, over the version that was seen.
+        $this->putJson("/api/blocks/$block/joins", ['takeUp' => '17/32', 'squareUp' => 'none'], self::seen($version))->assertAccepted();
+        self::assertSame([$version, null], [ShelfBlock::query()->findOrFail($block)->version, ShelfBlock::query()->findOrFail($block)->take_up]);
+        $this->work(MakeSheet::class);
+        $this->putJson("/api/blocks/$block/joins", ['takeUp' => '17/32', 'squareUp' => 'none'], self::seen($version))->assertOk();
+        self::assertSame([$version + 1, '17/32'], [ShelfBlock::query()->findOrFail($block)->version, ShelfBlock::query()->findOrFail($block)->take_up]);
     }
 
     public function test_a_stopped_search_leaves_the_best_so_far_which_is_bettered_when_asked_again(): void

@@ -55,7 +55,7 @@ final readonly class JoinsController
             Tolerance::of($fields->length('leave', $unit), $fields->length('ease', $unit), $unit);
             $changes += ['leave' => $fields->text('leave'), 'ease' => $fields->text('ease')];
         }
-        $block->saveOver(SeenVersion::of($request), $changes);
+        $this->save($block, SeenVersion::of($request), $changes);
 
         return $this->shown($block);
     }
@@ -72,7 +72,7 @@ final readonly class JoinsController
         [$unit, $ideal] = [$kept->unit, TakeUp::ideal($kept)];
         [$width, $measured] = [$fields->length('width', $unit)->in($unit), $fields->length('measured', $unit)->in($unit)];
         $test = SeamTest::of($fields->number('strips'), $width, $measured, $ideal, $unit);
-        $block->saveOver(SeenVersion::of($request), ['take_up' => $test->takeUp->toText()]);
+        $this->save($block, SeenVersion::of($request), ['take_up' => $test->takeUp->toText()]);
         SeamTestRecord::query()->create([
             'units' => $unit->value,
             'strips' => $test->strips,
@@ -107,7 +107,7 @@ final readonly class JoinsController
             $size = [$fields->text('width'), $fields->text('height')];
         }
         [$version, $before] = [SeenVersion::of($request), Sheets::joins($block, $working)];
-        $block->saveOver($version, ['measured_parts' => $working->facts()->withMeasured($join, $size)]);
+        $this->save($block, $version, ['measured_parts' => $working->facts()->withMeasured($join, $size)]);
 
         return new JsonResponse([...$this->heading($block, $working), 'changed' => (object) Spliced::changed($before, Sheets::joins($block, $working))]);
     }
@@ -159,6 +159,19 @@ final readonly class JoinsController
         $heaviest = $weights === [] ? null : array_search(max($weights), $weights, true);
 
         return is_int($heaviest) ? $names[$heaviest] : null;
+    }
+
+    /**
+     * The sheet is made before anything is saved: whoever has to wait for it asks again, and her change is still the same.
+     *
+     * @param array<string, mixed> $changes
+     */
+    private function save(ShelfBlock $block, int $version, array $changes): void
+    {
+        $working = $this->workings->of($block);
+        $block->fill($changes);
+        Sheets::joins($block, $working);
+        $block->saveOver($version, []);
     }
 
     private function shown(ShelfBlock $block): Response
