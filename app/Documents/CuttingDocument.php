@@ -100,6 +100,7 @@ final readonly class CuttingDocument
         return [
             ...CutDocument::unit($made, $this->plan),
             'name' => $count === 1 ? $unit->name : $unit->plural,
+            'look_alike' => array_map($this->called(...), $unit->lookAlike),
             'tag' => $this->isCalledAlone($unit) ? '' : $unit->label,
             'partOf' => $unit->first === null ? $this->called(explode('.', $unit->label)[0]) : null,
             'ratio' => $unit->width->dividedBy($unit->height)->toFloat(),

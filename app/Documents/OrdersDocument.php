@@ -103,12 +103,18 @@ final class OrdersDocument
         $twins = ClassKinship::twins($classes);
         $alike = ClassKinship::lookAlikes($classes);
 
+        $shared = array_count_values(array_map(static fn (UnitClass $class): string => UnitName::ofClass($class, true), $classes));
+        $isAlone = static fn (UnitClass $class): bool => $shared[UnitName::ofClass($class, true)] === 1;
+        // The class only where others are called the same.
+        $called = static fn (int $class): string => UnitName::ofClass($classes[$class], true).($isAlone($classes[$class]) ? '' : sprintf(' (%s)', $classes[$class]->label()));
+
         return array_map(static fn (UnitClass $class): array => [
             'label' => $class->label(),
             'name' => UnitName::ofClass($class, count($class->members) > 1),
+            'tag' => $isAlone($class) ? '' : $class->label(),
             'count' => count($class->members),
-            'twin' => isset($twins[$class->index]) ? $classes[$twins[$class->index]]->label() : null,
-            'lookAlikes' => array_map(static fn (int $other): string => $classes[$other]->label(), $alike[$class->index] ?? []),
+            'twin' => isset($twins[$class->index]) ? $called($twins[$class->index]) : null,
+            'lookAlikes' => array_map($called, $alike[$class->index] ?? []),
             'patches' => array_map(static fn ($patch): int => $patch->id, $class->members[0]->patches()),
         ], $classes);
     }

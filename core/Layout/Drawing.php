@@ -64,7 +64,7 @@ final readonly class Drawing
             throw LayoutNotPossible::cutOutside();
         }
         $patches = [];
-        foreach ($this->patches as $i => [$fabric, $corners]) {
+        foreach ($this->patches as [$fabric, $corners]) {
             $halves = self::halves($corners, $from, $to);
             $reaches = $halves === null ? null : array_map(static fn (Spot $end): Fraction => $from->along($to, $end), $halves[2]);
             $isMet = $reaches !== null && ($isThrough || (max($reaches[0]->toFloat(), $reaches[1]->toFloat()) > 1e-12 && min($reaches[0]->toFloat(), $reaches[1]->toFloat()) < 1 - 1e-12));
@@ -74,7 +74,7 @@ final readonly class Drawing
             }
             $isWhole = $isThrough || array_filter($reaches, static fn (Fraction $reach): bool => $reach->compareTo(Fraction::zero()) < 0 || $reach->compareTo(Fraction::of(1)) > 0) === [];
             if (! $isWhole) {
-                throw LayoutNotPossible::cutEndsInside($i + 1);
+                throw LayoutNotPossible::cutEndsInside();
             }
             array_push($patches, [$fabric, $halves[0]], [$fabric, $halves[1]]);
         }
@@ -107,11 +107,11 @@ final readonly class Drawing
         $lattice = self::lattice([...$this->patches[$one][1], ...$this->patches[$other][1]]);
         $outline = static fn (array $patch): ConvexPolygon => ConvexPolygon::of(array_values(array_map(static fn (Spot $spot): Point => $lattice->point($spot->x, $spot->y), $patch[1])));
         [$a, $b] = [$outline($this->patches[$one]), $outline($this->patches[$other])];
-        $seam = $a->sharedEdge($b) ?? throw LayoutNotPossible::noSeamBetween($one + 1, $other + 1);
+        $seam = $a->sharedEdge($b) ?? throw LayoutNotPossible::noSeamBetween();
         try {
             $together = $a->joinedWith($b, $seam);
         } catch (OutlineNotConvex) {
-            throw LayoutNotPossible::pointsIn($one + 1, $other + 1);
+            throw LayoutNotPossible::pointsIn();
         }
         $sewn = [];
         foreach ($this->patches as $i => [$fabric, $corners]) {

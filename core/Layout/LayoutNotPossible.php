@@ -37,9 +37,9 @@ final class LayoutNotPossible extends \InvalidArgumentException implements KeenS
         return new self('The cut leaves the unit. Give both ends as shares of its width and height, from 0 to 1.', '/to');
     }
 
-    public static function cutEndsInside(int $patch): self
+    public static function cutEndsInside(): self
     {
-        return new self(sprintf('The cut ends inside patch %d, and no straight seam ends in the middle of a patch. Cut on to its edge, or cut through everything.', $patch), '/to');
+        return new self('The cut ends inside a patch, and no straight seam ends in the middle of one. Cut on to its edge, or cut through everything.', '/to');
     }
 
     public static function cutAlongSeam(): self
@@ -52,14 +52,14 @@ final class LayoutNotPossible extends \InvalidArgumentException implements KeenS
         return new self(sprintf('Choose two of the %d patches to sew back into one.', $count), '/patches');
     }
 
-    public static function noSeamBetween(int $one, int $other): self
+    public static function noSeamBetween(): self
     {
-        return new self(sprintf('Patches %d and %d have no whole seam in common: together they would have a corner that points in, and no straight seam goes round that.', $one, $other), '/patches');
+        return new self('These two patches have no whole seam in common: together they would have a corner that points in, and no straight seam goes round that.', '/patches');
     }
 
-    public static function pointsIn(int $one, int $other): self
+    public static function pointsIn(): self
     {
-        return new self(sprintf('Patches %d and %d together would have a corner that points in, and no straight seam goes round that. Leave them two.', $one, $other), '/patches');
+        return new self('These two patches together would have a corner that points in, and no straight seam goes round that. Leave them two.', '/patches');
     }
 
     public static function notWholeCells(): self

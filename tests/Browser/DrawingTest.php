@@ -97,7 +97,7 @@ final class DrawingTest extends BrowserTestCase
         $this->cut('0 1', '1 0');
         $this->boardHas(2);
         $this->typeCut(['1', '1', '5/8', '3/4']);
-        $this->seesText('The cut ends inside patch');
+        $this->seesText('The cut ends inside a patch');
         self::assertSame(2, $this->patches());
         $this->browser->executeScript('document.activeElement.blur()');
         $this->press('n');

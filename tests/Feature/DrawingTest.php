@@ -21,7 +21,7 @@ final class DrawingTest extends TestCase
         // The large triangle is joined last.
         self::assertEqualsWithDelta([[3.0, 0.0], [0.0, 3.0]], [$drawing()['seams'][2]['from'], $drawing()['seams'][2]['to']], 1e-9);
 
-        $cut(4, ['0', '0'], ['1/8', '1/8'])->assertUnprocessable()->assertJsonPath('message', fn (string $words): bool => str_starts_with($words, 'The cut ends inside patch'));
+        $cut(4, ['0', '0'], ['1/8', '1/8'])->assertUnprocessable()->assertJsonPath('message', fn (string $words): bool => str_starts_with($words, 'The cut ends inside a patch'));
         $cut(4, ['0', '1/2'], ['1/2', '1/2'])->assertUnprocessable()->assertJsonPath('message', fn (string $words): bool => str_starts_with($words, 'There is nothing to cut'));
         $this->postJson("/api/blocks/$id/undo", [], self::seen(4))->assertOk();
         self::assertCount(3, $drawing()['patches']);

@@ -99,8 +99,8 @@ const facts = (order: OrderPossible) => [
         <h2>Units to make</h2>
         <ul>
           <li v-for="kind in classes" :key="kind.label">
-            <BlockFace class="unit" :face="shown.face" :patches="kind.patches" close-up :label="`${kind.label}, ${kind.name}`" :pixels="48" />
-            <span><b>{{ kind.count }}</b> {{ kind.name }}<span v-if="kind.twin" class="soft">, mirror twin of {{ kind.twin }}</span><span v-if="kind.lookAlikes.length > 0" class="alike">, looks like {{ kind.lookAlikes.join(', ') }} but is sewn otherwise</span><span class="soft"> ({{ kind.label }})</span></span>
+            <BlockFace class="unit" :face="shown.face" :patches="kind.patches" close-up :label="kind.tag ? `${kind.name}, ${kind.tag}` : kind.name" :pixels="48" />
+            <span><b>{{ kind.count }}</b> {{ kind.name }}<span v-if="kind.twin" class="soft">, mirror twin of {{ kind.twin }}</span><span v-if="kind.lookAlikes.length > 0" class="alike">, looks like {{ kind.lookAlikes.join(', ') }} but is sewn otherwise</span><span v-if="kind.tag" class="soft"> ({{ kind.tag }})</span></span>
           </li>
           <li v-for="part in parts" :key="part.label">
             <BlockFace class="unit" :face="shown.face" :patches="part.patches" close-up :label="`${part.label}, equal parts`" :pixels="48" />

@@ -639,6 +639,8 @@ export interface UnitClassShown {
   twin: string | null
   lookAlikes: string[]
   patches: number[]
+  /** Its class, where others are called the same. */
+  tag: string
 }
 export interface PileNote {
   class: string
