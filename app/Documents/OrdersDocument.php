@@ -103,15 +103,13 @@ final class OrdersDocument
         $twins = ClassKinship::twins($classes);
         $alike = ClassKinship::lookAlikes($classes);
 
-        $shared = array_count_values(array_map(static fn (UnitClass $class): string => UnitName::ofClass($class, true), $classes));
-        $isAlone = static fn (UnitClass $class): bool => $shared[UnitName::ofClass($class, true)] === 1;
-        // The class only where others are called the same.
-        $called = static fn (int $class): string => UnitName::ofClass($classes[$class], true).($isAlone($classes[$class]) ? '' : sprintf(' (%s)', $classes[$class]->label()));
+        $tags = UnitName::tags($classes);
+        $called = static fn (int $class): string => UnitName::ofClass($classes[$class], true).($tags[$class] === '' ? '' : " ($tags[$class])");
 
         return array_map(static fn (UnitClass $class): array => [
             'label' => $class->label(),
             'name' => UnitName::ofClass($class, count($class->members) > 1),
-            'tag' => $isAlone($class) ? '' : $class->label(),
+            'tag' => $tags[$class->index],
             'count' => count($class->members),
             'twin' => isset($twins[$class->index]) ? $called($twins[$class->index]) : null,
             'lookAlikes' => array_map($called, $alike[$class->index] ?? []),

@@ -28,17 +28,7 @@ final class OwnTray
     public static function keep(Wall $wall, int $row, int $column, string $name): OwnUnit
     {
         $drawing = CellDrawing::of($wall, $row, $column);
-        $used = [];
-        Cloths::inFabrics($drawing->cell->unit, static function (Fabric $fabric) use (&$used): Fabric {
-            return $used[$fabric->key] = $fabric;
-        });
-        // The darkest is the figure and the lightest the ground; what lies between is a second figure.
-        usort($used, static fn (Fabric $a, Fabric $b): int => $b->value->rank() <=> $a->value->rank());
-        $roles = [];
-        foreach ($used as $i => $fabric) {
-            $roles[$fabric->key] = self::fabric($i === 0 ? 'f' : ($i === count($used) - 1 ? 'g' : 's'));
-        }
-        $unit = Cloths::inFabrics($drawing->cell->unit, static fn (Fabric $fabric): Fabric => $roles[$fabric->key]);
+        $unit = Cloths::inRoles($drawing->cell->unit, ...array_map(self::fabric(...), ['f', 'g', 's']));
         $entry = BlockFileWriter::cell(new Cell(1, 1, 1, 1, $unit, $drawing->cell->placement), $wall->block);
 
         return OwnUnit::query()->create(['name' => $name, 'unit' => $entry, 'ratio' => $drawing->unit->ratio()]);

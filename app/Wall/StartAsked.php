@@ -6,6 +6,7 @@ namespace App\Wall;
 
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Layout\Start;
 use KeenSeam\Core\Making\FriendlySizes;
@@ -49,7 +50,7 @@ final readonly class StartAsked
     /** @return list<array{string, string}> sizes near this one whose rows and columns cut well; none where this one does */
     public function fits(): array
     {
-        $sizes = FriendlySizes::of(\KeenSeam\Core\Block\Face::of($this->block(Start::Blank, 'x')));
+        $sizes = FriendlySizes::of(Face::of($this->block(Start::Blank, 'x')));
 
         return $sizes->awkward === [] ? [] : array_map(fn (array $size): array => [$size[0]->toText($this->unit), $size[1]->toText($this->unit)], $sizes->nearest);
     }

@@ -25,6 +25,21 @@ final class UnitName
         return self::given($class) ?? self::ofShape($class->members[0], $isSeveral);
     }
 
+    /**
+     * What tells classes apart that are called the same: their label; '' for one that is called so alone.
+     *
+     * @param list<UnitClass> $classes
+     *
+     * @return list<string> by class
+     */
+    public static function tags(array $classes): array
+    {
+        $names = array_map(static fn (UnitClass $class): string => self::ofClass($class, true), $classes);
+        $shared = array_count_values($names);
+
+        return array_map(static fn (UnitClass $class, string $name): string => $shared[$name] === 1 ? '' : $class->label(), $classes, $names);
+    }
+
     /** @return string|null the quilter's own; null where she gave none */
     public static function given(UnitClass $class): ?string
     {

@@ -17,6 +17,7 @@ use KeenSeam\Core\Block\PatchesUnit;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Length;
 
 /** One cell of a wall, opened to be cut and sewn together by hand. */
 final readonly class CellDrawing
@@ -61,7 +62,7 @@ final readonly class CellDrawing
     {
         $open = $this->face->block;
         $far = $this->unit->outline->turnedAbout($this->unit->outline->corner(), 2)->corner();
-        $side = fn (int $steps): \KeenSeam\Core\Measure\Length => \KeenSeam\Core\Measure\Length::of($this->face->lattice->toLengthNumber(abs($steps)), $open->unit);
+        $side = fn (int $steps): Length => Length::of($this->face->lattice->toLengthNumber(abs($steps)), $open->unit);
         $one = [Fraction::of(1)];
 
         return $open->with(width: $side($far->x), height: $side($far->y), grid: Grid::of($one, $one, [new Cell(1, 1, 1, 1, $this->drawing->unit(new Placement()))]));

@@ -128,6 +128,22 @@ final readonly class Cloths
         return self::inFabrics($unit, static fn (Fabric $fabric): Fabric => $next[$fabric->key]);
     }
 
+    /** The unit in three fabrics: the darkest becomes the figure, the lightest the ground, and what lies between the second figure. */
+    public static function inRoles(Unit $unit, Fabric $figure, Fabric $ground, Fabric $second): Unit
+    {
+        $used = [];
+        self::inFabrics($unit, static function (Fabric $fabric) use (&$used): Fabric {
+            return $used[$fabric->key] = $fabric;
+        });
+        usort($used, static fn (Fabric $a, Fabric $b): int => $b->value->rank() <=> $a->value->rank());
+        $roles = [];
+        foreach ($used as $i => $fabric) {
+            $roles[$fabric->key] = $i === 0 ? $figure : ($i === count($used) - 1 ? $ground : $second);
+        }
+
+        return self::inFabrics($unit, static fn (Fabric $fabric): Fabric => $roles[$fabric->key]);
+    }
+
     /** @param \Closure(Fabric): Fabric $fabric asked for every piece in the order of the face's patches */
     public static function inFabrics(Unit $unit, \Closure $fabric): Unit
     {

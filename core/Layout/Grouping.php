@@ -9,6 +9,7 @@ use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Grid;
 use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Measure\Fraction;
 
 /** Cells of a wall made into one, as a small grid or as one drawn unit, and small grids opened into cells again. */
@@ -45,7 +46,7 @@ final class Grouping
     public static function drawn(Wall $wall, array $places, DrawingStart $start): Wall
     {
         $area = self::wholeCells($wall->grid(), $places);
-        $cell = static fn (Drawing $drawing): Cell => new Cell($area->row, $area->column, $area->rowSpan, $area->columnSpan, $drawing->unit(new \KeenSeam\Core\Block\Placement()));
+        $cell = static fn (Drawing $drawing): Cell => new Cell($area->row, $area->column, $area->rowSpan, $area->columnSpan, $drawing->unit(new Placement()));
         if ($start !== DrawingStart::Picture) {
             $whole = Drawing::whole($wall->cloths()->background());
             [$zero, $one] = [Fraction::zero(), Fraction::of(1)];
@@ -72,7 +73,7 @@ final class Grouping
         $patches = Face::of($wall->open()->asBlock())->patches;
         $one = [Fraction::of(1)];
 
-        return $wall->withGrid(Grid::of($one, $one, [new Cell(1, 1, 1, 1, Drawing::of($patches)->unit(new \KeenSeam\Core\Block\Placement()))]));
+        return $wall->withGrid(Grid::of($one, $one, [new Cell(1, 1, 1, 1, Drawing::of($patches)->unit(new Placement()))]));
     }
 
     /**
@@ -85,7 +86,7 @@ final class Grouping
         $grid = $wall->grid();
         $group = $grid->cellAt($row, $column);
         if ($group === null || ! $group->unit instanceof GridUnit) {
-            throw LayoutNotPossible::notWholeCells();
+            throw LayoutNotPossible::noGridThere($row, $column);
         }
         $boxes = [];
         foreach ($grid->cells as $cell) {

@@ -62,11 +62,6 @@ final class LayoutNotPossible extends \InvalidArgumentException implements KeenS
         return new self('These two patches together would have a corner that points in, and no straight seam goes round that. Leave them two.', '/patches');
     }
 
-    public static function notWholeCells(): self
-    {
-        return new self('Only a small grid can be opened into cells. Choose one.', '/places');
-    }
-
     public static function oneCellOnly(): self
     {
         return new self('One unit alone makes no small grid. Choose several that lie side by side.', '/places');

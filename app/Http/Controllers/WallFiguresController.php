@@ -34,6 +34,7 @@ final readonly class WallFiguresController
         $construction = $working->construction();
 
         $hands = HandCount::allOn($construction->face);
+        $tags = UnitName::tags($construction->classes);
         $twice = Impostors::allIn($opened ?? $construction);
 
         return new JsonResponse([
@@ -41,7 +42,7 @@ final readonly class WallFiguresController
             'patches' => count($construction->face->patches),
             'units' => array_map(static fn (UnitClass $class): array => [
                 'class' => $class->label(),
-                'tag' => count(array_filter($construction->classes, static fn (UnitClass $other): bool => UnitName::ofClass($other, true) === UnitName::ofClass($class, true))) === 1 ? '' : $class->label(),
+                'tag' => $tags[$class->index],
                 'count' => count($class->members),
                 'name' => UnitName::ofClass($class, count($class->members) > 1),
                 'hand' => HandCount::handOf($hands, $class->members[0]),

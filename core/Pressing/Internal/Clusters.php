@@ -94,16 +94,7 @@ final class Clusters
      */
     private static function inCommon(array $domains, array $factors): array
     {
-        $neighbours = array_fill(0, count($domains), []);
-        foreach ($factors as $factor) {
-            foreach ($factor->scope as $a) {
-                foreach ($factor->scope as $b) {
-                    if ($a !== $b) {
-                        $neighbours[$a][$b] = true;
-                    }
-                }
-            }
-        }
+        $neighbours = Factor::neighbours(count($domains), $factors);
         $common = [];
         foreach ($neighbours as $a => $ofA) {
             $common[$a] = [];

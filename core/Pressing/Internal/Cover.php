@@ -28,16 +28,7 @@ final readonly class Cover
      */
     public static function of(array $domains, array $factors): self
     {
-        $neighbours = array_fill(0, count($domains), []);
-        foreach ($factors as $factor) {
-            foreach ($factor->scope as $a) {
-                foreach ($factor->scope as $b) {
-                    if ($a !== $b) {
-                        $neighbours[$a][$b] = true;
-                    }
-                }
-            }
-        }
+        $neighbours = Factor::neighbours(count($domains), $factors);
         $cover = [];
         while (true) {
             $degrees = array_map(count(...), $neighbours);

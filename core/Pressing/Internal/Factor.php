@@ -37,4 +37,25 @@ final readonly class Factor
 
         return $index;
     }
+
+    /**
+     * @param list<self> $factors
+     *
+     * @return array<int, array<int, true>> by variable, those it shares a factor with
+     */
+    public static function neighbours(int $variables, array $factors): array
+    {
+        $neighbours = array_fill(0, $variables, []);
+        foreach ($factors as $factor) {
+            foreach ($factor->scope as $a) {
+                foreach ($factor->scope as $b) {
+                    if ($a !== $b) {
+                        $neighbours[$a][$b] = true;
+                    }
+                }
+            }
+        }
+
+        return $neighbours;
+    }
 }

@@ -103,3 +103,12 @@ export function nextPlace(places: Place[], from: number, [dx, dy]: Place): numbe
   })
   return best.number
 }
+
+/** The id of the patch a place lies in, its outline included; null outside of all. */
+export function patchAt(patches: { id: number; points: Place[] }[], [x, y]: Place): number | null {
+  const isInside = (points: Place[]) => points.every(([ax, ay], i) => {
+    const [bx, by] = points[(i + 1) % points.length] as Place
+    return (bx - ax) * (y - ay) - (by - ay) * (x - ax) >= -1e-6
+  })
+  return patches.find((patch) => isInside(patch.points))?.id ?? null
+}

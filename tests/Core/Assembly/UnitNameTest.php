@@ -18,6 +18,13 @@ final class UnitNameTest extends TestCase
         self::assertSame([['Bollard', 'Bollard'], ['flying goose', 'flying geese']], self::names($file));
     }
 
+    public function test_only_classes_that_are_called_the_same_are_tagged(): void
+    {
+        $classes = Blocks::sewn('hAB hBC', 'gABC pA')->classes;
+        self::assertSame(['U1', 'U2', ''], UnitName::tags($classes));
+        self::assertSame([''], UnitName::tags([$classes[0]]));
+    }
+
     public function test_a_drawn_unit_of_a_known_shape_is_called_by_it(): void
     {
         $file = Blocks::file('pA pB pA');

@@ -210,7 +210,7 @@ final class DrawingTest extends TestCase
             $turned = $grouped->moved([[$group->row, $group->column]], new Placement(Turn::Half, true));
             self::assertSame($picture($turned), $picture(Grouping::openedOut($turned, $group->row, $group->column)));
         }
-        self::assertStringContainsString('Only a small grid', self::problem(static fn () => Grouping::openedOut(Wall::of(Blocks::of('pA pB')), 1, 1)));
+        self::assertStringContainsString('holds no small grid to open', self::problem(static fn () => Grouping::openedOut(Wall::of(Blocks::of('pA pB')), 1, 1)));
         self::assertStringContainsString('makes no small grid', self::problem(static fn () => Grouping::grouped(Wall::of(Blocks::of('pA pB')), [[1, 1]])));
     }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { DrawingMark, DrawingShown, Place, WallFabric } from '@/api/types'
-import { along, nearest, pointsText } from '@/drawing/geometry'
+import { along, nearest, patchAt, pointsText } from '@/drawing/geometry'
 
 /** One cell, large: cut from mark to mark by dragging, by two clicks, or by keys; patches are chosen by clicking on them. */
 const props = defineProps<{
@@ -53,20 +53,12 @@ function markNear(place: Place): number | null {
   return found !== null && found.distance * (svg.value?.getScreenCTM()?.a ?? 1) <= REACH ? found.number : null
 }
 
-function patchAt([x, y]: Place): number | null {
-  const isInside = (points: Place[]) => points.every(([ax, ay], i) => {
-    const [bx, by] = points[(i + 1) % points.length] as Place
-    return (bx - ax) * (y - ay) - (by - ay) * (x - ax) >= -1e-9
-  })
-  return props.drawing.patches.find((patch) => isInside(patch.points))?.id ?? null
-}
-
 function press(event: PointerEvent) {
   const place = placeOf(event)
   if (place === null) return
   const mark = props.isPainting ? null : markNear(place)
   if (mark === null) {
-    const patch = patchAt(place)
+    const patch = patchAt(props.drawing.patches, place)
     if (patch !== null) emit('patch', patch)
     return
   }

@@ -2,7 +2,7 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { swatchAddress } from '@/api/client'
 import type { Place, WallCell, WallPlace, WallShown } from '@/api/types'
-import { pointsText, rulerMarks } from '@/drawing/geometry'
+import { patchAt, pointsText, rulerMarks } from '@/drawing/geometry'
 
 /** The block, face up, with rulers in finished units, a handle for each row and column, and the cells to choose from. */
 const props = defineProps<{
@@ -99,21 +99,13 @@ function wallPlace([x, y]: Place): WallPlace {
   return [at(ys.value, y), at(xs.value, x)]
 }
 
-function patchAt([x, y]: Place): number | null {
-  const isInside = (points: Place[]) => points.every(([ax, ay], i) => {
-    const [bx, by] = points[(i + 1) % points.length] as Place
-    return (bx - ax) * (y - ay) - (by - ay) * (x - ax) >= -1e-6
-  })
-  return face.value.patches.find((patch) => isInside(patch.points))?.id ?? null
-}
-
 const isDragging = ref(false)
 
 function press(event: PointerEvent) {
   const place = placeOf(event)
   if (place === null || event.button !== 0) return
   if (props.brush !== null) {
-    const patch = patchAt(place)
+    const patch = patchAt(face.value.patches, place)
     if (patch !== null) emit('paint', patch)
     return
   }
