@@ -8,6 +8,7 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\BlockNotPossible;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Making\FilePlan;
 
 /** From the text of a block file to a block: JSON, then the schema, then the rules of the trade. */
 final readonly class BlockFileReader
@@ -19,6 +20,9 @@ final readonly class BlockFileReader
     /** Grids nest two levels of JSON each; deeper text is refused before it is looked at. */
     private const DEEPEST_JSON = 64;
 
+    /** Orders of a quilter's own nest a level for every part that is sewn to the ones before. */
+    private const DEEPEST_ORDER = 4200;
+
     public function __construct(private BlockSchema $schema) {}
 
     /**
@@ -29,7 +33,7 @@ final readonly class BlockFileReader
     public function readAgain(string $text): Block
     {
         try {
-            $decoded = json_decode(self::withoutMark($text), true, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
+            $decoded = json_decode(self::withoutMark($text), true, self::DEEPEST_ORDER, JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
             throw FileNotReadable::notJson($exception->getMessage());
         }
@@ -40,18 +44,31 @@ final readonly class BlockFileReader
     /** @throws KeenSeamProblem */
     public function read(string $text): Block
     {
+        return $this->readWithPlan($text)[0];
+    }
+
+    /**
+     * @return array{Block, FilePlan} the block, and what the file keeps of its sewing, pressing and making
+     *
+     * @throws KeenSeamProblem
+     */
+    public function readWithPlan(string $text): array
+    {
         if (strlen($text) > self::MOST_BYTES) {
             throw FileNotReadable::tooLarge(strlen($text), self::MOST_BYTES);
         }
         $text = self::withoutMark($text);
         self::ensureCount($text);
         try {
-            $data = json_decode($text, false, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
+            $data = json_decode($text, false, self::DEEPEST_ORDER, JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
             throw $exception->getCode() === JSON_ERROR_DEPTH ? FileNotReadable::tooDeep(BlockFile::DEEPEST_NESTING) : FileNotReadable::notJson($exception->getMessage());
         }
         if (! is_object($data)) {
             throw FileNotReadable::notAnObject();
+        }
+        if (self::isDeeper($data, self::DEEPEST_JSON)) {
+            throw FileNotReadable::tooDeep(BlockFile::DEEPEST_NESTING);
         }
         $this->schema->ensure($data);
         unset($data);
@@ -59,9 +76,25 @@ final readonly class BlockFileReader
         if ($twice !== null) {
             throw FileNotReadable::keyTwice($twice);
         }
-        $decoded = json_decode($text, true, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
+        $decoded = json_decode($text, true, self::DEEPEST_ORDER, JSON_THROW_ON_ERROR);
+        $decoded = is_array($decoded) ? $decoded : [];
 
-        return BlockFile::read(is_array($decoded) ? $decoded : []);
+        return [BlockFile::read($decoded), FilePlan::read(is_array($decoded['plan'] ?? null) ? $decoded['plan'] : [])];
+    }
+
+    /** Whether anything but an order of one's own is nested deeper. */
+    private static function isDeeper(mixed $data, int $levels): bool
+    {
+        if (! is_object($data) && ! is_array($data)) {
+            return false;
+        }
+        foreach ($levels === 0 ? [] : (array) $data as $key => $inner) {
+            if ($key !== 'sew' && self::isDeeper($inner, $levels - 1)) {
+                return true;
+            }
+        }
+
+        return $levels === 0;
     }
 
     /** Refuses at a glance what would take seconds to be refused in full: each cell says its row and opens few objects. */

@@ -82,7 +82,7 @@ final readonly class CarriedOver
         $places = $working->places();
         $here = clone $this->block;
         $here->order = $order;
-        $facts = new Facts($here, $places);
+        $facts = new Facts($here, $places, $construction);
         if ($texts !== []) {
             $read = array_filter(array_map(static fn (string $text): Lock => Lock::parse($text), array_values($texts)), static fn (Lock $lock): bool => isset($construction->joins[$lock->join]));
             $this->block->locks = $facts->withLocks(array_values($read));
@@ -115,7 +115,7 @@ final readonly class CarriedOver
     {
         $seams = array_map(static fn (Join $join): string => $join->seam->from->key().'-'.$join->seam->to->key(), $construction->joins);
 
-        return $construction->order->value.'-'.substr(md5(implode(' ', $seams)), 0, 12);
+        return $construction->order->key().'-'.substr(md5(implode(' ', $seams)), 0, 12);
     }
 
     /** Progress that was kept as a count of the plan's own steps. */

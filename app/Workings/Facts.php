@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Workings;
 
 use App\Models\ShelfBlock;
+use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\SeamPlaces;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\WorkProgress;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\PlacedLock;
 use KeenSeam\Core\Pressing\PressDirection;
 
 /**
@@ -21,9 +23,9 @@ final readonly class Facts
 {
     private string $order;
 
-    public function __construct(private ShelfBlock $block, private SeamPlaces $places)
+    public function __construct(private ShelfBlock $block, private SeamPlaces $places, private Construction $construction)
     {
-        $this->order = $block->order->value;
+        $this->order = $block->order->key();
     }
 
     /** @return list<Lock> */
@@ -54,10 +56,7 @@ final readonly class Facts
     public function withLocks(array $locks, bool $keepAsleep = true): array
     {
         $asleep = $keepAsleep ? array_values(array_filter($this->kept('locks'), fn (mixed $kept): bool => is_array($kept) && $this->lock($kept) === null)) : [];
-        $written = array_map(fn (Lock $lock): array => [
-            'seam' => array_map(static fn (string $end): array => explode(',', $end), explode(' ', $this->places->places[$lock->join])),
-            'press' => [$lock->direction->onFace($this->places->leftOf($lock->join))],
-        ], $locks);
+        $written = array_map(fn (Lock $lock): array => PlacedLock::of($lock, $this->places)->toArray(), $locks);
 
         return [$this->order => [...$asleep, ...$written]] + $this->block->locks;
     }
@@ -224,12 +223,7 @@ final readonly class Facts
 
     private function lock(mixed $kept): ?Lock
     {
-        $ends = is_array($kept) && is_array($kept['seam'] ?? null) ? $kept['seam'] : [];
-        $word = is_array($kept) && is_array($kept['press'] ?? null) ? ($kept['press'][0] ?? null) : null;
-        $join = $this->places->joinAt(implode(' ', array_map(static fn (mixed $end): string => implode(',', (array) $end), $ends)));
-        $direction = $join === null || ! is_string($word) ? null : PressDirection::fromFace($word, $this->places->leftOf($join));
-
-        return $join === null || $direction === null ? null : new Lock($join, $direction);
+        return is_array($kept) ? PlacedLock::fromArray($kept)->on($this->places, $this->construction) : null;
     }
 
     /** @return array<array-key, mixed> of the order in which the block is sewn now */

@@ -104,7 +104,7 @@ final class WorkingOut
 
     public function facts(): Facts
     {
-        return new Facts($this->block, $this->places());
+        return new Facts($this->block, $this->places(), $this->construction());
     }
 
     public function choices(): CuttingChoices

@@ -19,7 +19,7 @@ final readonly class Construction
      */
     public function __construct(
         public Face $face,
-        public Order $order,
+        public ChosenOrder $order,
         public Assembly $root,
         public array $joins,
         public array $classes,
@@ -30,7 +30,7 @@ final readonly class Construction
      * @throws SetInSeamNeeded  when no straight seams build the block
      * @throws OrderNotPossible when the block has no seams for this order
      */
-    public static function of(Face $face, Order $order): self
+    public static function of(Face $face, ChosenOrder $order): self
     {
         return $order === Order::Best ? BestOrder::of($face) : (new ConstructionBuilder($face, $order))->build();
     }

@@ -12,7 +12,7 @@ use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\SewingOrder;
 
 /** The orders in which a grid can be sewn together. */
-enum Order: string
+enum Order: string implements ChosenOrder
 {
     case Rows = 'rows';
     case Columns = 'columns';
@@ -20,6 +20,11 @@ enum Order: string
     case Diagonal = 'diagonal';
     case Around = 'around';
     case Best = 'best';
+
+    public function key(): string
+    {
+        return $this->value;
+    }
 
     /**
      * The numbers in the result count the parts of the placed grid: its cells in reading order.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Assembly;
 
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Measure\Fraction;
 
@@ -19,7 +20,8 @@ final readonly class SeamPlaces
      * @param array<string, int> $joins   by place
      * @param array<int, string> $parts   by join: the same for what is made of seams in the same places throughout
      * @param array<int, string> $patches by id: where each patch lies
-     * @param list<string>       $cells   first cell of each unit class: "1,2"
+     * @param list<string>       $cells   first cell of each unit class: "1,2", or "1,2/2,1" for one within a small grid there
+     * @param array<string, int> $classes by every cell of theirs
      * @param list<FaceSide>     $lefts   by join: where its left part lies
      * @param list<bool>         $turned  by join: whether its seam runs from the end that is told second
      */
@@ -29,6 +31,7 @@ final readonly class SeamPlaces
         private array $parts,
         private array $patches,
         public array $cells,
+        private array $classes,
         private array $lefts,
         private array $turned,
     ) {}
@@ -57,9 +60,16 @@ final readonly class SeamPlaces
         foreach ($construction->face->patches as $patch) {
             $patches[$patch->id] = implode(' ', array_map($end, $patch->outline->points));
         }
-        $cells = array_map(static fn (UnitClass $class): string => $class->members[0]->cell->row.','.$class->members[0]->cell->column, $construction->classes);
+        $named = self::cellsIn($construction->face->whole, '');
+        $cells = array_map(static fn (UnitClass $class): string => $named[spl_object_id($class->members[0])], $construction->classes);
+        $classes = [];
+        foreach ($construction->classes as $class) {
+            foreach ($class->members as $member) {
+                $classes[$named[spl_object_id($member)]] = $class->index;
+            }
+        }
 
-        return new self($places, $joins, $parts, $patches, $cells, $lefts, $turned);
+        return new self($places, $joins, $parts, $patches, $cells, $classes, $lefts, $turned);
     }
 
     /** The join whose seam lies there, whichever end is named first; null when none does. */
@@ -85,12 +95,24 @@ final readonly class SeamPlaces
         return $this->patches[$id];
     }
 
-    /** Index of the class whose first unit lies in the cell, told like "1,2". */
+    /** Index of the class of which a unit lies in the cell, told like "1,2". */
     public function classAt(string $cell): ?int
     {
-        $class = array_search($cell, $this->cells, true);
+        return $this->classes[$cell] ?? null;
+    }
 
-        return is_int($class) ? $class : null;
+    /** @return array<int, string> by object id of every unit */
+    private static function cellsIn(PlacedUnit $unit, string $within): array
+    {
+        $cells = [];
+        foreach ($unit->parts as $part) {
+            if ($part instanceof PlacedUnit) {
+                $name = $within.$part->cell->row.','.$part->cell->column;
+                $cells += [spl_object_id($part) => $name] + self::cellsIn($part, $name.'/');
+            }
+        }
+
+        return $cells;
     }
 
     /** On which side of its seam the left part of a join lies. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Guide;
 
+use KeenSeam\Core\Assembly\ChosenOrder;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
-use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Assembly\UnitName;
@@ -49,7 +49,7 @@ final readonly class SeamName
             : self::inUnit($join, $construction->classes[$join->tie->unitClass], $piles[$join->tie->unitClass][$join->tie->join]), $construction->joins);
     }
 
-    private static function inStrand(Join $join, Order $order, Strand $strand, int $position): self
+    private static function inStrand(Join $join, ChosenOrder $order, Strand $strand, int $position): self
     {
         if ($strand->depth > 0) {
             $name = ucfirst($order->stripName($strand->depth)).' '.$strand->number;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Making;
 
-use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\ChosenOrder;
 use KeenSeam\Core\Measure\Fraction;
 
 /** What recipes go by beside the unit: the allowance, how patches are cut to shape, the order of sewing, the fabric's width. */
@@ -17,7 +17,7 @@ final readonly class Bench
     public function __construct(
         public CutSizes $sizes,
         public PatchCutter $cutter,
-        public Order $order,
+        public ChosenOrder $order,
         public Fraction $usableWidth,
         public int $marks,
     ) {}

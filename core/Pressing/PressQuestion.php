@@ -10,9 +10,13 @@ final readonly class PressQuestion
     /** More plies than this are a lump, where style mixed opens seams. */
     public const LUMP = 10;
 
+    /** @var list<int> ids of joins that are decided stretch by stretch, whatever the style */
+    public array $stretched;
+
     /**
      * @param list<Lock> $locks
-     * @param list<int>  $twoPiles indexes of unit classes that may be pressed in two piles
+     * @param list<int>  $twoPiles  indexes of unit classes that may be pressed in two piles
+     * @param list<int>  $stretched besides those that a lock decides so
      */
     public function __construct(
         public PressStyle $style,
@@ -20,11 +24,29 @@ final readonly class PressQuestion
         public int $lump = self::LUMP,
         public array $twoPiles = [],
         public EqualParts $equalParts = EqualParts::Apart,
-    ) {}
+        array $stretched = [],
+    ) {
+        foreach ($locks as $lock) {
+            if ($lock->furls()) {
+                $stretched[] = $lock->join;
+            }
+        }
+        $stretched = array_unique($stretched);
+        sort($stretched);
+        $this->stretched = $stretched;
+    }
+
+    /** Whether some join may change sides on its way. */
+    public function allowsFurls(): bool
+    {
+        return $this->style->allowsFurls() || $this->stretched !== [];
+    }
+
+    /** The same with everything free; what was decided by stretches still is. */
 
     public function withoutLocks(): self
     {
-        return $this->withLocks([]);
+        return new self($this->style, [], $this->lump, $this->twoPiles, $this->equalParts, $this->stretched);
     }
 
     /** @param list<Lock> $locks */
@@ -46,6 +68,7 @@ final readonly class PressQuestion
             $this->style->goesByTheLump() ? $this->lump : '',
             'piles '.implode(',', $this->twoPiles),
             $this->equalParts->value,
+            $this->stretched === [] ? '' : 'stretched '.implode(',', $this->stretched),
             ...array_map(static fn (Lock $lock): string => $lock->toText(), $this->locks),
         ]);
     }

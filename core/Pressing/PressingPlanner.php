@@ -6,10 +6,12 @@ namespace KeenSeam\Core\Pressing;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Meeting;
+use KeenSeam\Core\Pressing\Internal\Furl;
 use KeenSeam\Core\Pressing\Internal\JunctionTables;
 use KeenSeam\Core\Pressing\Internal\Optimum;
 use KeenSeam\Core\Pressing\Internal\PressingModel;
 use KeenSeam\Core\Pressing\Internal\SeamCosts;
+use KeenSeam\Core\Pressing\Internal\SeamVariables;
 use KeenSeam\Core\Pressing\Internal\Weight;
 
 /** Finds the pressing plan that costs least, and prices any plan. */
@@ -44,7 +46,7 @@ final class PressingPlanner
     {
         [$model, $optimum] = $this->solved($question, $timeIsUp, $onBetter === null ? null : fn (PressingModel $model, Optimum $better) => $better->boundHigh >= Weight::FORBIDDEN ? null : $onBetter($this->found($model, $better, $question)));
         if ($optimum->boundHigh >= Weight::FORBIDDEN) {
-            throw LockNotPossible::contradicting($question->locks);
+            throw $this->reason($question);
         }
 
         return $this->found($model, $optimum, $question);
@@ -76,8 +78,12 @@ final class PressingPlanner
         foreach ($question->locks as $lock) {
             $overrides = $model->variables->overriding($optimum->values, $lock) + $overrides;
         }
+        $pressing = $model->variables->pressing($optimum->values, $overrides);
+        if (! Furl::areWheels($this->construction, $pressing)) {
+            return $this->best($question, $timeIsUp); // with the others as they lie some crossing could not turn
+        }
 
-        return $this->price($model->variables->pressing($optimum->values, $overrides), $question)->found(
+        return $this->price($pressing, $question)->found(
             $model->variables->turnedUnits($optimum->values),
             null,
             false,
@@ -140,7 +146,7 @@ final class PressingPlanner
      */
     private function solve(PressQuestion $question, \Closure $timeIsUp, ?\Closure $onBetter): array
     {
-        $model = new PressingModel($this->construction, $this->junctions, $question, $this->tables($question->style->allowsFurls()));
+        $model = new PressingModel($this->construction, $this->junctions, $question, $this->tables($question->allowsFurls()));
         $optimum = $this->remembered($model, $question);
         if ($optimum === null || ! $optimum->exact) {
             $optimum = $model->solve($timeIsUp, $optimum, $onBetter === null ? null : static function (Optimum $better) use ($model, $onBetter): void {
@@ -158,7 +164,7 @@ final class PressingPlanner
         if (isset($this->solved[$question->name()])) {
             return $this->solved[$question->name()];
         }
-        $model = new PressingModel($this->construction, $this->junctions, $question, $this->tables($question->style->allowsFurls()));
+        $model = new PressingModel($this->construction, $this->junctions, $question, $this->tables($question->allowsFurls()));
         $optimum = $this->remembered($model, $question);
 
         return $optimum === null ? null : [$model, $optimum];
@@ -170,6 +176,28 @@ final class PressingPlanner
         $optimum = $kept === null ? null : Optimum::fromArray($kept);
 
         return $optimum !== null && count($optimum->values) === count($model->domains()) ? $optimum : null;
+    }
+
+    /** Why no plan keeps all the locks: a change of sides that cannot be, or locks that contradict each other. */
+    private function reason(PressQuestion $question): LockNotPossible
+    {
+        $variables = new SeamVariables($this->construction, $question);
+        $first = null;
+        foreach ($question->locks as $lock) {
+            $join = $this->construction->joins[$lock->join];
+            foreach ($lock->furls() ? $join->matchPoints() : [] as $number => $match) {
+                if ($lock->at($number) === $lock->at($number + 1)) {
+                    continue;
+                }
+                $noWheel = LockNotPossible::noWheel($this->construction, $lock->join, $match->at, $needs = Furl::needs($match, $join, $lock->at($number)));
+                $first ??= $noWheel;
+                if (! $variables->mayLie($needs, $match->at)) {
+                    return $noWheel;
+                }
+            }
+        }
+
+        return $first ?? LockNotPossible::contradicting($question->locks);
     }
 
     private function report(int $join, Meeting $meeting, Pressing $pressing): MatchReport

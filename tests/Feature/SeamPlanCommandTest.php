@@ -114,14 +114,46 @@ final class SeamPlanCommandTest extends TestCase
         self::assertGreaterThan($free['totals']['folded'], $locked['totals']['folded']);
     }
 
+    public function test_the_files_own_plan_is_kept_and_options_win_over_it(): void
+    {
+        $file = Blocks::file('hAB pA', 'pB hAB180') + ['plan' => [
+            'order' => ['name' => 'Sides first', 'sew' => [['1,1', '2,1'], ['1,2', '2,2']]],
+            'style' => 'open',
+            'rules' => ['units half-square-triangle: dark', 'units flying-geese: open'],
+            'locks' => [['seam' => [['1/2', '0'], ['1/2', '1']], 'press' => ['right']]],
+        ]];
+        $answer = $this->plan($file);
+        $kept = json_decode($answer->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+
+        self::assertSame(0, $answer->getExitCode());
+        self::assertStringContainsString('The rule "units flying-geese: open" was left out', $answer->getErrorOutput());
+        self::assertSame([['2', '0'], ['2', '4']], [$kept['joins'][4]['from'], $kept['joins'][4]['to']]);
+        self::assertSame([['right'], ['open'], ['right', 'right']], [$kept['joins'][0]['press'], $kept['joins'][2]['press'], $kept['joins'][4]['press']]);
+
+        $asked = json_decode($this->plan($file, '--rule=last: left', '--rule=columns: up down', '--style=nest', '--lock=0:left')->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame([['left'], ['left'], ['right'], ['left', 'left']], [$asked['joins'][0]['press'], $asked['joins'][2]['press'], $asked['joins'][3]['press'], $asked['joins'][4]['press']]);
+        $rows = json_decode($this->plan($file, '--order=rows')->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame([['0', '2'], ['4', '2']], [$rows['joins'][4]['from'], $rows['joins'][4]['to']]);
+    }
+
+    public function test_a_stretch_by_stretch_lock_furls_in_every_command(): void
+    {
+        $file = Blocks::file('pA pB', 'pB pA');
+        $plan = json_decode($this->plan($file, '--lock=2:left,right')->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame([['left', 'right'], 5, 1], [$plan['joins'][2]['press'], $plan['junctions'][0]['peak'], $plan['totals']['furls']]);
+    }
+
     /** @return array<string, array{list<string>, string}> */
     public static function refused(): array
     {
         return [
             'unknown style' => [['--style=starch'], '--style is "starch". Use one of: nest, nest-furl, open, dark, mixed.'],
             'unknown order' => [['--order=spiral'], '--order is "spiral". Use one of: rows, columns, quarters, diagonal, around, best.'],
-            'unreadable lock' => [['--lock=here'], '"here" is not a lock. Write a join\'s number and left, right or open, like 12:left.'],
+            'unreadable lock' => [['--lock=here'], '"here" is not a lock. Write a join\'s number and left, right or open, like 12:left, or a word for each of its stretches, like 12:left,right.'],
             'no such join' => [['--lock=99:left'], 'There is no join 99. This block\'s joins are numbered from 0 to 15.'],
+            'an unreadable rule' => [['--rule=rows: sideways'], '"sideways" is no way to press "rows". Use left, right, up, down, out, in, open, dark, light, free, toward or away from a fabric.'],
+            'a rule that fits nothing' => [['--rule=columns: up'], 'The rule "columns: up" fits no seam of this block as it is sewn. Change it, or leave it out.'],
+            'no wheel' => [['--lock=8:left', '--lock=10:left', '--lock=14:left,right,right'], 'Join 14 cannot change sides at'],
             'no number' => [['--time-limit=soon'], '--time-limit is "soon". Give a number, zero or more.'],
         ];
     }
@@ -145,7 +177,8 @@ final class SeamPlanCommandTest extends TestCase
     {
         self::assertSame(1, $process->getExitCode());
         self::assertSame('', $process->getOutput());
-        self::assertSame($message, trim($process->getErrorOutput()));
+        self::assertStringStartsWith($message, trim($process->getErrorOutput()));
+        self::assertSame(1, substr_count($process->getErrorOutput(), "\n"));
     }
 
     /** @param array<string, mixed> $block */

@@ -9,8 +9,9 @@ use App\BlockFiles\FileNotReadable;
 use Illuminate\Console\Command;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Making\FilePlan;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
 
 /** What the seam:... commands share: a block file in, JSON out, one sentence on standard error when the input is wrong. */
 abstract class SeamCommand extends Command
@@ -21,11 +22,10 @@ abstract class SeamCommand extends Command
     final public function handle(BlockFileReader $reader): int
     {
         try {
-            $document = $this->answer($reader->read($this->fileText()));
+            $document = $this->answer(...$reader->readWithPlan($this->fileText()));
         } catch (KeenSeamProblem $problem) {
-            $errors = $this->output->getOutput() instanceof ConsoleOutputInterface ? $this->output->getOutput()->getErrorOutput() : $this->output;
             $where = $problem->where() === '' ? '' : sprintf(' (%s)', $problem->where());
-            $errors->writeln($problem->getMessage().$where, $errors::OUTPUT_RAW);
+            $this->errors()->writeln($problem->getMessage().$where, OutputInterface::OUTPUT_RAW);
 
             return self::FAILURE;
         }
@@ -39,7 +39,7 @@ abstract class SeamCommand extends Command
      *
      * @throws KeenSeamProblem
      */
-    abstract protected function answer(Block $block): array;
+    abstract protected function answer(Block $block, FilePlan $kept): array;
 
     /**
      * @template T of \BackedEnum
@@ -76,13 +76,15 @@ abstract class SeamCommand extends Command
     }
 
     /**
-     * @param mixed $given of the option --lock
+     * Sentences that are no refusal: what of the file's plan was left out.
      *
-     * @return list<Lock>
+     * @param list<string> $sentences
      */
-    protected function locks(mixed $given): array
+    protected function tell(array $sentences): void
     {
-        return array_map(static fn (mixed $lock): Lock => Lock::parse(is_string($lock) ? $lock : ''), array_values((array) $given));
+        foreach ($sentences as $sentence) {
+            $this->errors()->writeln($sentence, OutputInterface::OUTPUT_RAW);
+        }
     }
 
     /** @return \Closure(): bool true once so many seconds have passed */
@@ -91,6 +93,13 @@ abstract class SeamCommand extends Command
         $end = microtime(true) + $seconds;
 
         return static fn (): bool => microtime(true) > $end;
+    }
+
+    private function errors(): OutputInterface
+    {
+        $output = $this->output->getOutput();
+
+        return $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $this->output;
     }
 
     private function fileText(): string

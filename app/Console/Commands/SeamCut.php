@@ -7,31 +7,28 @@ namespace App\Console\Commands;
 use App\BlockFiles\FileNotReadable;
 use App\Documents\CutDocument;
 use App\Workings\WorkedFile;
-use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Making\ChosenBuilds;
+use KeenSeam\Core\Making\FilePlan;
 use KeenSeam\Core\Making\PatternCheck;
 use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Measure\Length;
-use KeenSeam\Core\Pressing\PressQuestion;
-use KeenSeam\Core\Pressing\PressStyle;
 
 final class SeamCut extends SeamCommand
 {
     use CutOptions;
+    use PressOptions;
 
     protected $signature = 'seam:cut
         {file : a block file, *.keenseam.json}
-        {--order=rows : how to sew: rows, columns, quarters, diagonal, around or best}
-        {--style=nest : how to press: nest, nest-furl, open, dark or mixed}
         {--blocks=1 : how many of the block}
         {--prefer=least-cloth : how ways to make a unit are weighed: least-cloth, accuracy or fewest-cuts}
         {--width= : usable width of the fabric; 42 in if not given}
-        {--pattern= : a text file with a pattern\'s own list, a line a cut: fabric, size, count, cut once or cut twice}'.self::CUT_OPTIONS;
+        {--pattern= : a text file with a pattern\'s own list, a line a cut: fabric, size, count, cut once or cut twice}'.self::PRESS_OPTIONS.self::CUT_OPTIONS;
 
     protected $description = 'Print as JSON what to cut for a block, how its units are made and how much fabric that takes.';
 
-    protected function answer(Block $block): array
+    protected function answer(Block $block, FilePlan $kept): array
     {
         $width = $this->option('width');
         $usable = is_string($width) ? Length::parse($width, $block->unit) : null;
@@ -39,8 +36,10 @@ final class SeamCut extends SeamCommand
             throw OptionNotKnown::length('width', (string) $width);
         }
         $question = $this->cutQuestion($this->whole('blocks', $this->option('blocks')), $this->oneOf('prefer', Preference::class), $usable?->in($block->unit));
-        $file = new WorkedFile($block, $this->oneOf('order', Order::class), $question, new PressQuestion($this->oneOf('style', PressStyle::class)), $this->untilTime(self::TIME_LIMIT));
+        $file = new WorkedFile($block, $kept, $this->orderAsked(), $question, $this->pressAsked(), $this->untilTime(self::TIME_LIMIT));
         [$drawn, $plan, $sewn] = [$file->drawn(), $file->cutting(), $file->sewn()];
+        $file->locks();
+        $this->tell($file->leftOut);
         $pattern = $this->option('pattern');
 
         return CutDocument::of($plan, $sewn === $drawn ? null : ChosenBuilds::samePatches($drawn, $sewn), is_string($pattern) ? PatternCheck::of($plan, $this->textOf($pattern)) : null);

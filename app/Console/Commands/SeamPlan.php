@@ -7,36 +7,32 @@ namespace App\Console\Commands;
 use App\Documents\PlanDocument;
 use App\Workings\WorkedFile;
 use KeenSeam\Core\Assembly\Construction;
-use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Block;
+use KeenSeam\Core\Making\FilePlan;
 use KeenSeam\Core\Pressing\EqualParts;
-use KeenSeam\Core\Pressing\PressQuestion;
-use KeenSeam\Core\Pressing\PressStyle;
 
 final class SeamPlan extends SeamCommand
 {
     use CutOptions;
+    use PressOptions;
 
     protected $signature = 'seam:plan
         {file : a block file, *.keenseam.json}
-        {--style=nest : how to press: nest, nest-furl, open, dark or mixed}
-        {--order=rows : how to sew: rows, columns, quarters, diagonal, around or best}
-        {--lock=* : ID:left, ID:right or ID:open, fixes how a join is pressed}
-        {--lump=10 : plies above which style mixed opens a seam}
         {--two-piles=* : a unit class, like U1, that may be pressed in two piles}
         {--equal-parts=apart : how equal parts within one unit of patches are pressed: apart or alike}
-        {--time-limit= : seconds for the search; then the best plan so far is printed with its gap}'.self::CUT_OPTIONS;
+        {--time-limit= : seconds for the search; then the best plan so far is printed with its gap}'.self::PRESS_OPTIONS.self::CUT_OPTIONS;
 
     protected $description = 'Print the order of sewing and the pressing plan of a block as JSON.';
 
-    protected function answer(Block $block): array
+    protected function answer(Block $block, FilePlan $kept): array
     {
-        $style = $this->oneOf('style', PressStyle::class);
-        $press = new PressQuestion($style, $this->locks($this->option('lock')), (int) $this->amount('lump'), equalParts: $this->oneOf('equal-parts', EqualParts::class));
-        $file = new WorkedFile($block, $this->oneOf('order', Order::class), $this->cutQuestion(), $press, $this->untilTime($this->amount('time-limit') ?? self::TIME_LIMIT));
+        $file = new WorkedFile($block, $kept, $this->orderAsked(), $this->cutQuestion(), $this->pressAsked($this->oneOf('equal-parts', EqualParts::class)), $this->untilTime($this->amount('time-limit') ?? self::TIME_LIMIT));
 
-        return PlanDocument::of($file->plan(...$this->twoPiles($file->sewn())), $style);
+        $plan = $file->plan(...$this->twoPiles($file->sewn()));
+        $this->tell($file->leftOut);
+
+        return PlanDocument::of($plan, $file->style());
     }
 
     /** @return list<int> */

@@ -6,33 +6,30 @@ namespace App\Console\Commands;
 
 use App\Documents\StepsDocument;
 use App\Workings\WorkedFile;
-use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\WorkSteps;
-use KeenSeam\Core\Pressing\PressQuestion;
-use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Making\FilePlan;
 
 final class SeamSteps extends SeamCommand
 {
     use CutOptions;
+    use PressOptions;
 
     protected $signature = 'seam:steps
         {file : a block file, *.keenseam.json}
-        {--style=nest : how to press: nest, nest-furl, open, dark or mixed}
-        {--order=rows : how to sew: rows, columns, quarters, diagonal, around or best}
         {--blocks=1 : how many of the block}
-        {--chain=row-by-row : how rows go through the machine: row-by-row or webbed}
-        {--lock=* : ID:left, ID:right or ID:open, fixes how a join is pressed}'.self::CUT_OPTIONS;
+        {--chain=row-by-row : how rows go through the machine: row-by-row or webbed}'.self::PRESS_OPTIONS.self::CUT_OPTIONS;
 
     protected $description = 'Print as JSON everything there is to do to a block, in the order a quilter works.';
 
-    protected function answer(Block $block): array
+    protected function answer(Block $block, FilePlan $kept): array
     {
         $question = $this->cutQuestion($this->whole('blocks', $this->option('blocks')));
-        $press = new PressQuestion($this->oneOf('style', PressStyle::class), $this->locks($this->option('lock')));
-        $file = new WorkedFile($block, $this->oneOf('order', Order::class), $question, $press, $this->untilTime(self::TIME_LIMIT));
+        $file = new WorkedFile($block, $kept, $this->orderAsked(), $question, $this->pressAsked(), $this->untilTime(self::TIME_LIMIT));
+        $plan = $file->plan();
+        $this->tell($file->leftOut);
 
-        return StepsDocument::of(WorkSteps::of($file->plan(), $question, $this->oneOf('chain', Chain::class), $file->drawn()));
+        return StepsDocument::of(WorkSteps::of($plan, $file->question(), $this->oneOf('chain', Chain::class), $file->drawn()));
     }
 }

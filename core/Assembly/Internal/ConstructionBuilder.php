@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Assembly\Internal;
 
 use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\ChosenOrder;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\JoinTie;
-use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
+use KeenSeam\Core\Assembly\OwnOrder;
 use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Assembly\Strand;
@@ -32,9 +33,12 @@ final class ConstructionBuilder
     /** @var list<Strand> */
     private array $strands = [];
 
+    /** @var array<int, SewingOrder> of units that the quilter orders herself, by object id */
+    private array $ofUnits = [];
+
     private readonly UnitClasses $classes;
 
-    public function __construct(private readonly Face $face, private readonly Order $order)
+    public function __construct(private readonly Face $face, private readonly ChosenOrder $order)
     {
         $this->classes = new UnitClasses($order);
     }
@@ -42,7 +46,11 @@ final class ConstructionBuilder
     public function build(): Construction
     {
         $whole = $this->face->whole;
-        if ($this->order->runsThroughCells()) {
+        if ($this->order instanceof OwnOrder) {
+            $own = new OwnSewing($this->face, $this->order);
+            $this->ofUnits = $own->ofUnits;
+            $root = $this->sewBlock($own->order, array_map($this->part(...), $own->items), 0, 1);
+        } elseif ($this->order->runsThroughCells()) {
             $patches = $this->face->patches;
             $root = $this->sewBlock($this->diagonal($patches), array_map($this->part(...), $patches), 0, 1);
         } else {
@@ -105,7 +113,7 @@ final class ConstructionBuilder
         if (count($parts) === 1) {
             return $parts[0]; // a plain patch, or a grid of one cell, has no join of its own
         }
-        [$class, $member, $sewing] = $this->classes->admit($part);
+        [$class, $member, $sewing] = $this->classes->admit($part, $this->ofUnits[spl_object_id($part)] ?? null);
         $sewn = 0;
 
         return $this->sewUnit($sewing, $parts, static function () use ($class, $member, &$sewn): JoinTie {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Assembly\Internal;
 
+use KeenSeam\Core\Assembly\ChosenOrder;
 use KeenSeam\Core\Assembly\ClassKinship;
-use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\SelfTurn;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Assembly\UnitClass;
@@ -38,22 +38,29 @@ final class UnitClasses
     /** @var list<SewingOrder> the first member's own order, by class */
     private array $sewings = [];
 
-    public function __construct(private readonly Order $order) {}
+    public function __construct(private readonly ChosenOrder $order) {}
 
-    /** @return array{int, int, SewingOrder} class, number within the class, order over the unit's own parts */
-    public function admit(PlacedUnit $unit): array
+    /**
+     * @param SewingOrder|null $own how the quilter sews this one; units that are sewn otherwise are another class
+     *
+     * @return array{int, int, SewingOrder} class, number within the class, order over the unit's own parts
+     */
+    public function admit(PlacedUnit $unit, ?SewingOrder $own = null): array
     {
         $key = $this->keys[ClassKinship::asPlaced($unit)] ??= ClassKinship::classKey($unit);
+        if ($own !== null) {
+            $key .= $this->like($key, $unit, $own);
+        }
         if (! isset($this->indexes[$key])) {
             $this->indexes[$key] = count($this->members);
             $this->members[] = [$unit];
             $this->turns[] = [0];
-            $this->sewings[] = $this->ownSewing($unit);
+            $this->sewings[] = $own ?? $this->ownSewing($unit);
 
             return [$this->indexes[$key], 0, $this->sewings[$this->indexes[$key]]];
         }
         $class = $this->indexes[$key];
-        [$turns, $pairs] = self::pairing($this->members[$class][0], $unit);
+        [$turns, $pairs] = self::pairings($this->members[$class][0], $unit, $own === null ? null : fn (array $pairs): bool => $this->isSewnSo($class, $pairs, $own))[0];
         $this->members[$class][] = $unit;
         $this->turns[$class][] = $turns;
 
@@ -77,6 +84,39 @@ final class UnitClasses
                 $seams[$index],
             ), $this->turns[$index]),
         ), $this->members, array_keys($this->members));
+    }
+
+    /** Which of the ways to sew a unit so far is this one, turned as the unit is; a new one if none is. */
+    private function like(string $key, PlacedUnit $unit, SewingOrder $own): string
+    {
+        for ($number = 1; isset($this->indexes[$key.' sewn '.$number]); ++$number) {
+            $class = $this->indexes[$key.' sewn '.$number];
+            if (self::pairings($this->members[$class][0], $unit, fn (array $pairs): bool => $this->isSewnSo($class, $pairs, $own)) !== []) {
+                break;
+            }
+        }
+
+        return ' sewn '.$number;
+    }
+
+    /** @param array<int, int> $pairs parts of a unit by those of the class's first member */
+    private function isSewnSo(int $class, array $pairs, SewingOrder $own): bool
+    {
+        return self::pairsOf($this->sewings[$class]->renumbered($pairs)) === self::pairsOf($own);
+    }
+
+    /** @return list<string> the parts that every join brings together, whichever is called left */
+    private static function pairsOf(SewingOrder $sewing): array
+    {
+        $pairs = array_map(static function (array $sides): string {
+            $sides = array_map(static fn (array $parts): string => implode('+', $parts), $sides);
+            sort($sides);
+
+            return implode(' to ', $sides);
+        }, self::sides($sewing));
+        sort($pairs);
+
+        return $pairs;
     }
 
     private function ownSewing(PlacedUnit $unit): SewingOrder
@@ -103,23 +143,32 @@ final class UnitClasses
      * Pairs the parts of the first member with those of another. The turn the quilter gave it comes first: where
      * a unit looks the same after several turns, its own frame decides how it is built.
      *
-     * @return array{int, array<int, int>} quarter turns of $unit, and its part by part of $first
+     * @param (\Closure(array<int, int>): bool)|null $fits which of them are wanted; the first one only if not given
+     *
+     * @return list<array{int, array<int, int>}> quarter turns of $unit, and its part by part of $first
      */
-    private static function pairing(PlacedUnit $first, PlacedUnit $unit): array
+    private static function pairings(PlacedUnit $first, PlacedUnit $unit, ?\Closure $fits): array
     {
         $wanted = UnitShape::parts($first, 0);
         $whole = UnitShape::whole($wanted);
         $given = $first->placement->turn->quarters() - $unit->placement->turn->quarters();
+        $pairings = [];
         foreach ([($given + 4) % 4, 0, 1, 2, 3] as $turns) {
             $found = UnitShape::parts($unit, $turns);
-            if (UnitShape::whole($found) === $whole) {
-                $byShape = array_flip($found);
-
-                return [$turns, array_map(static fn (string $shape): int => $byShape[$shape], $wanted)];
+            if (UnitShape::whole($found) !== $whole) {
+                continue;
+            }
+            $byShape = array_flip($found);
+            $pairs = array_map(static fn (string $shape): int => $byShape[$shape], $wanted);
+            if ($fits === null) {
+                return [[$turns, $pairs]];
+            }
+            if ($fits($pairs)) {
+                $pairings[] = [$turns, $pairs];
             }
         }
 
-        throw new \LogicException('Units of one class are equal after some turn.');
+        return $pairings;
     }
 
     /**

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Pressing\Internal;
 
+use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Meeting;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\Pressing;
 
 /**
  * Whether a join may change its direction at a match point: the few stitches inside the allowance can be opened there
@@ -37,6 +39,45 @@ final class Furl
         ];
 
         return count(array_unique($senses)) === 1 && $senses[0] !== 0;
+    }
+
+    /**
+     * How the seams that end at a crossing have to lie, so that a join may change sides there.
+     *
+     * @param PressDirection $before of the join's stretch up to there; it lies on the other side beyond
+     *
+     * @return non-empty-array<int, PressDirection> by join
+     */
+    public static function needs(Meeting $match, Join $join, PressDirection $before): array
+    {
+        $wheel = -self::sense($join, $before);
+        $needs = [];
+        foreach ([$match->lastOfLeft, $match->lastOfRight] as $seam) {
+            if ($seam === null) {
+                throw new \LogicException('At a match point seams of both sides end.');
+            }
+            $sense = $seam->seam->from->equals($match->at) ? $wheel : -$wheel;
+            $needs[$seam->id] = $seam->leftSide === $sense ? PressDirection::Left : PressDirection::Right;
+        }
+
+        return $needs;
+    }
+
+    /** Whether every change of sides in a pressing turns like a wheel. */
+    public static function areWheels(Construction $construction, Pressing $pressing): bool
+    {
+        foreach ($construction->joins as $join) {
+            $directions = $pressing->of($join);
+            foreach (count($directions) > 1 ? $join->matchPoints() : [] as $number => $match) {
+                [$left, $right] = [$match->lastOfLeft, $match->lastOfRight];
+                if ($directions[$number] !== $directions[$number + 1] && $left !== null && $right !== null
+                    && ! self::isWheel($join, $match, $directions[$number], $directions[$number + 1], $pressing->atEnd($left, $match->at), $pressing->atEnd($right, $match->at))) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
     }
 
     /** 1 when the allowances lie clockwise of the direction from start to end, -1 when not, 0 when open. */

@@ -97,10 +97,11 @@ final class PressingModel
     {
         $lattice = $this->construction->face->lattice;
         foreach ($this->construction->joins as $join) {
+            $isStretched = count($this->variables->segments($join)) > 1;
             foreach ($this->variables->segments($join) as $segment) {
                 $this->addFactor(
                     [[$join->id, $segment]],
-                    fn (array $press): Cost => $this->question->style->allowsFurls()
+                    fn (array $press): Cost => $isStretched
                         ? SeamCosts::ofSegment($join, $segment, $press[0], $lattice)
                         : SeamCosts::ofJoin($join, array_fill(0, max(1, $join->segmentCount()), $press[0]), $lattice),
                 );
@@ -121,16 +122,17 @@ final class PressingModel
         $nesting = static fn (PressDirection $ofLeft, PressDirection $ofRight): Cost => Cost::ofNesting(
             Nesting::where($join->seam, $match->at, $left, $ofLeft, $right, $ofRight),
         );
-        if (! $this->question->style->allowsFurls()) {
+        if (count($this->variables->segments($join)) === 1) {
             $this->addFactor($meeting, static fn (array $press): Cost => $nesting($press[0], $press[1]));
 
             return;
         }
+        $mayFurl = $this->variables->mayFurl($join);
         $this->addFactor(
             [[$join->id, $number], [$join->id, $number + 1], ...$meeting],
-            static function (array $press) use ($join, $match, $nesting): ?Cost {
+            static function (array $press) use ($join, $match, $nesting, $mayFurl): ?Cost {
                 [$before, $after, $ofLeft, $ofRight] = $press;
-                if ($before !== $after && ! Furl::isWheel($join, $match, $before, $after, $ofLeft, $ofRight)) {
+                if ($before !== $after && (! $mayFurl || ! Furl::isWheel($join, $match, $before, $after, $ofLeft, $ofRight))) {
                     return null;
                 }
 
@@ -156,7 +158,7 @@ final class PressingModel
         foreach ($this->variables->conditionalLocks as [$segment, $lock]) {
             $this->addFactor(
                 [[$lock->join, $segment]],
-                static fn (array $press): ?Cost => $press[0] === $lock->direction ? new Cost() : null,
+                static fn (array $press): ?Cost => $press[0] === $lock->at($segment) ? new Cost() : null,
             );
         }
     }

@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Meeting;
 use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Geometry\Lattice;
 use KeenSeam\Core\Geometry\Segment;
 use KeenSeam\Core\Pressing\Cost;
@@ -128,8 +129,20 @@ final class SeamCosts
         return Cost::ofShadow($shared / $length / $lattice->steps);
     }
 
+    /** @return list<Patch> those of a part that lie on the seam */
+    public static function patchesAlong(Segment $seam, Assembly $part): array
+    {
+        return array_column(self::alongside($seam, $part), 2);
+    }
+
     /** @return list<array{int, int, int}> start and end along the seam, and rank in value, of each patch that lies on it */
     private static function stretches(Segment $seam, Assembly $assembly): array
+    {
+        return array_map(static fn (array $on): array => [$on[0], $on[1], $on[2]->fabric->value->rank()], self::alongside($seam, $assembly));
+    }
+
+    /** @return list<array{int, int, Patch}> start and end along the seam of each patch that lies on it */
+    private static function alongside(Segment $seam, Assembly $assembly): array
     {
         $on = [];
         foreach ($assembly->outline()->points as $corner) {
@@ -141,9 +154,9 @@ final class SeamCosts
             return [];
         }
         if ($assembly instanceof Piece) {
-            return [[min($on), max($on), $assembly->patch->fabric->value->rank()]];
+            return [[min($on), max($on), $assembly->patch]];
         }
 
-        return array_merge(...array_map(static fn (Assembly $part): array => self::stretches($seam, $part), $assembly->children()));
+        return array_merge(...array_map(static fn (Assembly $part): array => self::alongside($seam, $part), $assembly->children()));
     }
 }

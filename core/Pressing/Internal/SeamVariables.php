@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\JoinNotKnown;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Pressing\EqualParts;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\LockNotPossible;
@@ -39,8 +40,14 @@ final class SeamVariables
     /** @var array<int, array<int, array{join: int, swapped: bool, reversed: bool}>> joins pressed like another of the same unit, by class and number */
     private readonly array $alike;
 
-    /** @var array<int, Lock> by variable */
+    /** @var array<int, array{Lock, PressDirection}> the lock that holds a variable, and where, by variable */
     private array $lockedVariables = [];
+
+    /** @var array<int, true> joins that are decided stretch by stretch, by id; all are where the style allows furls */
+    private array $stretched = [];
+
+    /** @var array<int, true> unit classes of which some joins are */
+    private array $stretchedClasses = [];
 
     /** @throws LockNotPossible */
     public function __construct(
@@ -48,6 +55,14 @@ final class SeamVariables
         private readonly PressQuestion $question,
     ) {
         $this->alike = $question->equalParts === EqualParts::Alike ? $construction->alikeWithinUnits() : [];
+        foreach ($question->stretched as $id) {
+            JoinNotKnown::unlessIn($construction, $id);
+            $this->stretched[$id] = true;
+            $tie = $construction->joins[$id]->tie;
+            if ($tie !== null) {
+                $this->stretchedClasses[$tie->unitClass] = true;
+            }
+        }
         $this->makeFree();
         $this->makeTied();
         foreach ($question->locks as $lock) {
@@ -66,6 +81,21 @@ final class SeamVariables
     public function segments(Join $join): array
     {
         return array_keys($this->sources[$join->id]);
+    }
+
+    /** Whether a join may change sides at a crossing: where the style allows it, or a lock says so of it or of its likes. */
+    public function mayFurl(Join $join): bool
+    {
+        if ($this->question->style->allowsFurls()) {
+            return true;
+        }
+        foreach ($this->question->locks as $lock) {
+            if ($lock->furls() && $this->isPressedLike($join, $this->construction->joins[$lock->join])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -96,11 +126,11 @@ final class SeamVariables
      */
     public function overriding(array $chosen, Lock $lock): array
     {
-        JoinNotKnown::unlessIn($this->construction, $lock->join);
+        $lock->joinIn($this->construction);
         $overrides = [];
-        foreach ($this->sources[$lock->join] as $source) {
+        foreach ($this->sources[$lock->join] as $segment => $source) {
             [$variable, $swapped] = $source->decision($chosen);
-            $overrides[$variable] = $swapped ? $lock->direction->swapped() : $lock->direction;
+            $overrides[$variable] = $swapped ? $lock->at($segment)->swapped() : $lock->at($segment);
         }
 
         return $overrides;
@@ -213,7 +243,9 @@ final class SeamVariables
     /** @return non-empty-list<int> */
     private function segmentsToDecide(Join $join): array
     {
-        return $this->question->style->allowsFurls() ? range(0, $join->segmentCount() - 1) : [0];
+        $isStretched = $this->question->style->allowsFurls() || isset($this->stretched[$join->id]) || ($join->tie !== null && isset($this->stretchedClasses[$join->tie->unitClass]));
+
+        return $isStretched ? range(0, $join->segmentCount() - 1) : [0];
     }
 
     /** @return non-empty-list<PressDirection> */
@@ -232,23 +264,67 @@ final class SeamVariables
 
     private function lock(Lock $lock): void
     {
-        JoinNotKnown::unlessIn($this->construction, $lock->join);
+        $lock->joinIn($this->construction);
         foreach ($this->sources[$lock->join] as $segment => $source) {
-            $variable = $source->onlyVariable();
-            if ($variable === null) {
+            $only = $source->only();
+            if ($only === null) {
                 $this->conditionalLocks[] = [$segment, $lock];
                 foreach ($source->variables() as $mayDecide) {
-                    $this->widen($mayDecide, $lock->direction);
+                    $this->widen($mayDecide, $lock->at($segment));
                 }
                 continue;
             }
-            $earlier = $this->lockedVariables[$variable] ?? $lock;
-            if ($earlier->direction !== $lock->direction) {
+            [$variable, $swapped] = $only;
+            $wanted = $swapped ? $lock->at($segment)->swapped() : $lock->at($segment);
+            [$earlier, $said] = $this->lockedVariables[$variable] ?? [$lock, $wanted];
+            if ($said !== $wanted) {
                 throw LockNotPossible::contradicting([$earlier, $lock]);
             }
-            $this->lockedVariables[$variable] = $lock;
-            $this->values[$variable] = [$lock->direction];
+            $this->lockedVariables[$variable] = [$lock, $wanted];
+            $this->values[$variable] = [$wanted];
         }
+    }
+
+    /**
+     * Whether the stretches of these joins that end at a place may all lie so, as far as no unit's choice has a say.
+     *
+     * @param array<int, PressDirection> $needs by join
+     */
+    public function mayLie(array $needs, Point $at): bool
+    {
+        $wanted = [];
+        foreach ($needs as $id => $direction) {
+            $only = $this->source($id, $this->construction->joins[$id]->segmentAt($at))->only();
+            if ($only === null) {
+                continue;
+            }
+            $lies = $only[1] ? $direction->swapped() : $direction;
+            if (! in_array($lies, $this->values[$only[0]], true) || ($wanted[$only[0]] ?? $lies) !== $lies) {
+                return false;
+            }
+            $wanted[$only[0]] = $lies;
+        }
+
+        return true;
+    }
+
+    private function isPressedLike(Join $a, Join $b): bool
+    {
+        return $a->id === $b->id || ($a->tie !== null && $b->tie !== null && $a->tie->unitClass === $b->tie->unitClass && $this->isTurnedTo($a->tie->unitClass, $a->tie->join, $b->tie->join));
+    }
+
+    /** Whether two joins of a class may come to be the same one: the same number, or one that a turn or an equal part makes of the other. */
+    private function isTurnedTo(int $class, int $join, int $other): bool
+    {
+        $alike = $this->alike[$class] ?? [];
+        $number = static fn (int $number): int => $alike[$number]['join'] ?? $number;
+        foreach ([null, ...$this->construction->classes[$class]->turns] as $turn) {
+            if ($number($turn?->origins[$join]['join'] ?? $join) === $number($other) || $number($turn?->origins[$other]['join'] ?? $other) === $number($join)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** A quilter may overrule the style: then the direction she asks for is there to be chosen. */

@@ -22,10 +22,10 @@ final readonly class SlotSource
         private array $origins,
     ) {}
 
-    /** The variable that alone decides, or null when the unit's choice has a say. */
-    public function onlyVariable(): ?int
+    /** @return array{int, bool}|null the variable that alone decides, and whether sides are swapped; null when the unit's choice has a say */
+    public function only(): ?array
     {
-        return $this->choice === null ? $this->origins[0][0] : null;
+        return $this->choice === null ? $this->origins[0] : null;
     }
 
     /** @return list<int> */

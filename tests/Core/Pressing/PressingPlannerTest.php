@@ -197,7 +197,7 @@ final class PressingPlannerTest extends TestCase
         $best = null;
         foreach (self::allDirections($construction) as $directions) {
             foreach ($locks as $lock) {
-                if ($directions[$lock->join] !== $lock->direction) {
+                if ($directions[$lock->join] !== $lock->at(0)) {
                     continue 2;
                 }
             }

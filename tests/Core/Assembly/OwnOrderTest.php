@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Assembly;
+
+use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\OrderNotPossible;
+use KeenSeam\Core\Assembly\OwnOrder;
+use KeenSeam\Core\Assembly\SeamPlaces;
+use KeenSeam\Core\Assembly\Strand;
+use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\PlacedUnit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Blocks;
+
+final class OwnOrderTest extends TestCase
+{
+    public function test_any_order_told_as_pairs_of_cells_sews_the_same_block(): void
+    {
+        for ($seed = 1; $seed <= 12; ++$seed) {
+            $face = Face::of(BlockFile::read(Blocks::generated($seed, 4, 3)));
+            foreach ([Order::Rows, Order::Columns, Order::Quarters, Order::Around, Order::Best] as $order) {
+                $regular = Construction::of($face, $order);
+                $own = Construction::of($face, OwnOrder::of('Mine', self::pairs($face, $regular->root, true)));
+
+                self::assertSame(SeamPlaces::of($regular)->whole(), SeamPlaces::of($own)->whole(), "seed $seed, {$order->value}");
+                self::assertCount(count($regular->classes), $own->classes);
+                self::assertFalse($own->order->runsThroughCells());
+                self::assertSame(count($own->joins) - count(array_filter($own->joins, static fn (Join $join): bool => $join->tie !== null)), array_sum(array_map(static fn (Strand $strand): int => count($strand->joins), $own->strands)));
+            }
+        }
+    }
+
+    public function test_an_order_through_cells_is_told_by_patches(): void
+    {
+        $face = Face::of(Blocks::of('pA hAB90 hBA', 'hAB90 pB hAB90', 'hAB hAB90 pC'));
+        $regular = Construction::of($face, Order::Diagonal);
+        $own = Construction::of($face, OwnOrder::of('Slanting', self::pairs($face, $regular->root, false)));
+
+        self::assertTrue($own->order->runsThroughCells());
+        self::assertSame(SeamPlaces::of($regular)->whole(), SeamPlaces::of($own)->whole());
+        self::assertSame([], $own->classes);
+    }
+
+    public function test_rows_stay_strands_and_twos_of_twos_do_not(): void
+    {
+        $face = Face::of(Blocks::of('pA pB pA pB'));
+        $along = Construction::of($face, OwnOrder::of('Along', [[['1,1', '1,2'], '1,3'], '1,4']));
+        $twos = Construction::of($face, OwnOrder::of('Twos', [['1,1', '1,2'], ['1,3', '1,4']]));
+
+        self::assertSame([3], array_map(static fn (Strand $strand): int => count($strand->joins), $along->strands));
+        self::assertSame([1, 1, 1], array_map(static fn (Strand $strand): int => count($strand->joins), $twos->strands));
+    }
+
+    public function test_a_unit_may_be_sewn_in_an_order_of_its_own_and_its_likes_with_it(): void
+    {
+        $face = Face::of(Blocks::of('dABBBB dABBBB90', 'dABBBB180 dABBBB'));
+        // The corners one after the other round the square; as usual opposite ones come first.
+        $round = static fn (string $cell, int ...$corners): array => array_reduce($corners, static fn (array|string $sewn, int $corner): array => [$sewn, "$cell#$corner"], "$cell#1");
+        $cells = static fn (array $unit11, array $unit12, array $unit21, array $unit22): array => [[$unit11, $unit12], [$unit21, $unit22]];
+
+        $alike = Construction::of($face, OwnOrder::of('Round', $cells($round('1,1', 2, 3, 4, 5), $round('1,2', 3, 4, 5, 2), $round('2,1', 4, 5, 2, 3), $round('2,2', 2, 3, 4, 5))));
+        self::assertCount(1, $alike->classes, 'turned as the unit is turned it is the same');
+        $first = array_map(static fn (Join $join): array => $join->patchIds(), array_slice($alike->joins, 0, 4));
+        self::assertSame([[0, 1], [0, 1, 2], [0, 1, 2, 3], [0, 1, 2, 3, 4]], $first);
+
+        $apart = Construction::of($face, OwnOrder::of('Two ways', $cells($round('1,1', 2, 3, 4, 5), $round('1,2', 3, 4, 5, 2), $round('2,1', 4, 2, 5, 3), $round('2,2', 2, 4, 3, 5))));
+        self::assertSame([2, 2], array_map(static fn ($class): int => count($class->members), $apart->classes));
+    }
+
+    /** @return array<string, array{mixed, string}> */
+    public static function wrong(): array
+    {
+        return [
+            'no list' => [7, 'two parts at a time'],
+            'three at once' => [['1,1', '1,2', '2,1'], 'two parts at a time'],
+            'no place' => [['1,1', 'left'], '"left" is neither a cell nor a patch'],
+            'a cell outside' => [[['1,1', '1,2'], ['2,1', '3,3']], 'sews "3,3", which is not in the block'],
+            'a patch outside' => [[[['1,1#1', '1,1#3'], '1,2'], ['2,1', '2,2']], 'sews "1,1#3"'],
+            'a cell left out' => [[['1,1', '1,2'], '2,1'], 'leaves out "2,2"'],
+            'a patch left out' => [[['1,1#1', '1,2'], ['2,1', '2,2']], 'leaves out "1,1#2"'],
+            'a cell twice' => [[['1,1', '1,1'], ['2,1', '2,2']], 'sews "1,1" twice'],
+            'a cell and its patch' => [[[['1,1', '1,1#1'], '1,2'], ['2,1', '2,2']], 'sews "1,1" twice'],
+            'across a corner' => [[['1,1', '2,2'], ['1,2', '2,1']], 'No one straight seam joins 1,1 and 2,2'],
+            'round a corner' => [[[['1,1', '1,2'], '2,1'], '2,2'], 'No one straight seam joins 1,1 1,2 and 2,1'],
+        ];
+    }
+
+    #[DataProvider('wrong')]
+    public function test_an_order_that_cannot_be_sewn_is_refused(mixed $sew, string $expected): void
+    {
+        $this->expectException(OrderNotPossible::class);
+        $this->expectExceptionMessage($expected);
+        Construction::of(Face::of(Blocks::of('hAB pA', 'pB hAB')), OwnOrder::of('Mine', $sew));
+    }
+
+    public function test_a_name_is_needed(): void
+    {
+        $this->expectException(OrderNotPossible::class);
+        OwnOrder::of(' ', ['1,1', '1,2']);
+    }
+
+    /** @return array<mixed>|string */
+    private static function pairs(Face $face, Assembly $part, bool $asCells): array|string
+    {
+        if ($part instanceof Join && ($part->tie === null || ! $asCells)) {
+            return [self::pairs($face, $part->left, $asCells), self::pairs($face, $part->right, $asCells)];
+        }
+        foreach ($face->whole->parts as $unit) {
+            $patches = array_map(static fn ($patch): int => $patch->id, $unit instanceof PlacedUnit ? $unit->patches() : [$unit]);
+            $number = array_search($part->patchIds()[0], $patches, true);
+            if ($number !== false && $unit instanceof PlacedUnit) {
+                return $unit->cell->row.','.$unit->cell->column.($asCells || count($patches) === 1 ? '' : '#'.($number + 1));
+            }
+        }
+
+        throw new \LogicException('Every patch lies in a cell.');
+    }
+}
