@@ -24,6 +24,7 @@ export interface BlockFile {
   columns: Widths
   rows: Widths
   cells: Cells
+  plan?: PlanEntry
 }
 export interface FabricEntry {
   key: string
@@ -84,4 +85,47 @@ export interface PatchEntry {
    * Corners in order round the patch; x and y as fractions of the cell, 0 to 1.
    */
   points: [Length, Length][]
+}
+/**
+ * What was decided about sewing, pressing and making. Seams are told by their two ends as fractions of the block's width and height, classes of units by row and column of their first cell.
+ */
+export interface PlanEntry {
+  /**
+   * One of rows, columns, quarters, diagonal, around, best; or an order of one's own as nested pairs of cells ("1,2") or patches of a cell ("1,2#3").
+   */
+  order?: {
+    [k: string]: unknown
+  }
+  style?: 'nest' | 'nest-furl' | 'open' | 'dark' | 'mixed'
+  /**
+   * Plies above which style mixed opens a seam.
+   */
+  lump?: number
+  rules?: string[]
+  locks?: LockEntry[]
+  piles?: {
+    [k: string]: 1 | 2
+  }
+  ways?: {
+    [k: string]: string
+  }
+  margins?: {
+    [k: string]: 'exact' | 'larger'
+  }
+  build?: {
+    [k: string]: 'alike' | 'as they come'
+  }
+}
+export interface LockEntry {
+  /**
+   * The two ends, x and y as fractions of the block.
+   *
+   * @minItems 2
+   * @maxItems 2
+   */
+  seam: [[Length, Length], [Length, Length]]
+  /**
+   * As seen on the face; one word for the whole seam, or one a segment from the end named first.
+   */
+  press: ('left' | 'right' | 'up' | 'down' | 'open')[]
 }
