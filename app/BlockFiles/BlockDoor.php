@@ -12,11 +12,25 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\SewableSizes;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Making\FilePlan;
 
 /** What every block passes before it is kept, whichever way it comes in: only what can be opened again stays. */
 final readonly class BlockDoor
 {
     public function __construct(private BlockFileReader $reader) {}
+
+    /**
+     * @return array{Block, FilePlan} the block, and what its file keeps of the work
+     *
+     * @throws KeenSeamProblem
+     */
+    public function withPlan(string $text): array
+    {
+        [$block, $plan] = $this->reader->readWithPlan($text);
+        self::workedOut($block);
+
+        return [$block, $plan];
+    }
 
     /**
      * @return array{Block, Face} as they were read and worked out

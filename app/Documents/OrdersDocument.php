@@ -32,7 +32,7 @@ final class OrdersDocument
     {
         return [
             'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
-            'chosen' => $block->order->value,
+            'chosen' => $block->orderId(),
             'face' => $face,
             ...$orders,
         ];

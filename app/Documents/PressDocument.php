@@ -5,10 +5,16 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use App\Models\ShelfBlock;
+use App\Wall\History;
 use App\Workings\Figures;
 use App\Workings\Planning;
 use App\Workings\WorkingOut;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Guide\PlanSteps;
+use KeenSeam\Core\Guide\PressWords;
+use KeenSeam\Core\Guide\RowWords;
+use KeenSeam\Core\Guide\RuleWords;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
@@ -21,6 +27,9 @@ use KeenSeam\Core\Pressing\Junction;
 use KeenSeam\Core\Pressing\MatchReport;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Pressing\Rule;
+use KeenSeam\Core\Pressing\Rules;
+use KeenSeam\Core\Pressing\SchoolProposal;
 
 /** Everything the press station draws: the faces, the seams and crossings, the figures and the steps; and what changed of it. */
 final class PressDocument
@@ -33,6 +42,7 @@ final class PressDocument
     public static function ofPlan(PressingPlan $plan): array
     {
         $face = $plan->construction->face;
+        $rules = new Rules($plan->construction);
 
         return [
             'face' => FaceDocument::of($face),
@@ -42,6 +52,11 @@ final class PressDocument
             'crossings' => self::crossings($plan),
             'junctions' => self::junctions($plan),
             'flaps' => self::flapsOneByOne($plan),
+            'rows' => array_map(static fn (RowWords $row): array => ['title' => $row->title, 'way' => $row->way, 'why' => $row->why, 'joins' => $row->joins], RowWords::of($plan, $rules)),
+            'subjects' => self::subjects($plan, $rules),
+            'opened' => AdviceDocument::opened($plan->construction),
+            'proposal' => self::proposal($plan->construction),
+            'lookAlikes' => PressWords::lookAlikes($plan->construction),
             'habits' => array_map(static fn (HabitWarning $warning): array => [
                 'text' => $face->lattice->toText($warning->at),
                 'runsStraightOn' => $warning->runsStraightOn,
@@ -82,12 +97,55 @@ final class PressDocument
             'locksAsleep' => $facts->locksAsleep(),
             'locked' => $locks === [] ? [] : $working->plans()->locks()->held(),
             'pressed' => array_keys($progress->pressed),
+            'rules' => self::rules($working),
+            'ruled' => array_values(array_unique(array_merge(...array_map(static fn (array $rule): array => $rule['on'] ? $rule['joins'] : [], $working->plans()->rules())))),
+            'ownWay' => $block->own_way,
+            'lump' => $block->lump,
+            ...History::around($block, History::PRESS),
             'rest' => $block->rest->value,
             'stepsDone' => $progress->sewn === [] ? 0 : self::stepsDone($working->planSteps(), $progress),
             'seamsSewn' => count($progress->sewn),
-            'order' => $block->order->value,
+            'order' => $block->orderId(),
             'style' => $block->style->value,
         ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function rules(WorkingOut $working): array
+    {
+        $fabrics = $working->design()->fabrics;
+
+        return array_map(static fn (array $rule): array => ['text' => $rule['rule'], 'on' => $rule['on'], 'words' => RuleWords::of(Rule::parse($rule['rule']), $fabrics), 'joins' => count($rule['joins']), 'problem' => $rule['problem']], $working->plans()->rules());
+    }
+
+    /**
+     * What can be pointed at to make a rule: all rows, the last seams, a kind of unit; single rows and cells besides.
+     *
+     * @return list<array{subject: string, words: string, joins: list<int>}>
+     */
+    private static function subjects(PressingPlan $plan, Rules $rules): array
+    {
+        $subjects = [];
+        $bands = array_merge(...$rules->bandJoins());
+        if ($bands !== []) {
+            $subjects[] = ['subject' => $rules->bandsAreRows() ? 'rows' : 'columns', 'words' => $rules->bandsAreRows() ? 'All rows' : 'All columns', 'joins' => array_map(static fn (Join $join): int => $join->id, $bands)];
+        }
+        if ($rules->lastJoins() !== []) {
+            $subjects[] = ['subject' => 'last', 'words' => 'The last seams', 'joins' => array_map(static fn (Join $join): int => $join->id, $rules->lastJoins())];
+        }
+        foreach ($rules->joinsByKind() as $kind => $joins) {
+            $subjects[] = ['subject' => 'units '.$kind, 'words' => ucfirst(RuleWords::kind($kind)), 'joins' => $joins];
+        }
+
+        return $subjects;
+    }
+
+    /** @return array{style: string, words: string} */
+    private static function proposal(Construction $construction): array
+    {
+        $proposal = SchoolProposal::of($construction);
+
+        return ['style' => $proposal->style->value, 'words' => PressWords::proposal($construction, $proposal)];
     }
 
     /**

@@ -107,7 +107,7 @@ final readonly class WallDocument
             'allowance' => $open->seamAllowance->toText($open->unit),
             'hasPicture' => $this->block->picture !== null,
             'wholeDifference' => $this->differences()[0] ?? null,
-            'order' => $this->block->order->value,
+            'order' => $this->block->orderId(),
             'style' => $this->block->style->value,
         ];
     }

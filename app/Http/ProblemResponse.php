@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Exceptions\ChangedElsewhere;
+use App\Exceptions\NoWheelThere;
 use App\Shelf\Mishap;
 use App\Workings\StillPlanning;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -59,6 +60,7 @@ final class ProblemResponse
             'code' => $problem->problemCode(),
             'message' => $problem->getMessage(),
             'where' => $problem->where(),
+            ...($problem instanceof NoWheelThere ? ['turn' => $problem->turn] : []),
         ], match (true) {
             $problem instanceof ChangedElsewhere => JsonResponse::HTTP_CONFLICT,
             $problem instanceof JoinNotKnown => JsonResponse::HTTP_NOT_FOUND,

@@ -8,7 +8,7 @@ use App\Exceptions\ChangedElsewhere;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
-use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\ChosenOrder;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\Tolerance;
@@ -23,29 +23,34 @@ use KeenSeam\Core\Pressing\RestOfSeams;
  *
  * @property int                                    $id
  * @property string                                 $name
- * @property string                                 $document       the block file's text, as it was brought in
- * @property Order                                  $order          in which she sews it
- * @property PressStyle                             $style          in which she presses it
+ * @property string                                 $document          the block file's text, as it was brought in
+ * @property ChosenOrder                            $order             in which she sews it
+ * @property PressStyle                             $style             in which she presses it
  * @property RestOfSeams                            $rest
- * @property array<string, array<array-key, mixed>> $locks          seams whose pressing she decided herself, by order, see Workings\\Facts
- * @property array<string, array<array-key, mixed>> $two_piles      cells of the unit classes she presses in two piles, by order
+ * @property array<string, array<array-key, mixed>> $locks             seams whose pressing she decided herself, by order, see Workings\\Facts
+ * @property array<string, array<array-key, mixed>> $two_piles         cells of the unit classes she presses in two piles, by order
+ * @property list<array{text: string, on: bool}>    $rules             how she says it is pressed, the later ones stronger; some switched off
+ * @property int                                    $lump              plies above which the school by the lump opens seams
+ * @property bool                                   $own_way           whether her locks and rules are followed; else they rest
+ * @property array<string, mixed>                   $own_orders        orders of her own, nested pairs by name
+ * @property int                                    $press_edit_number of the change at the press station that was made last, see History
  * @property EqualParts                             $equal_parts
- * @property array<string, int>                     $steps_done     of the plan's steps, by order
- * @property int                                    $version        grows with every save; a save that does not know the newest one is refused
- * @property string|null                            $picture        the block file that the layout is to match
- * @property list<string>                           $meant          odd cells that are meant to be so, each with what it shows
- * @property array<string, string>                  $swatches       hash of a picture of the cloth, by fabric key
- * @property int                                    $edit_number    of the change to the layout that was made last, see History
- * @property array<string, mixed>                   $cutting        how she wants it cut, see CuttingChoices
- * @property list<string>                           $cut_done       pieces and units that lie ready
- * @property string|null                            $take_up        of her seams, in the block's unit; two allowances if null
+ * @property array<string, int>                     $steps_done        of the plan's steps, by order
+ * @property int                                    $version           grows with every save; a save that does not know the newest one is refused
+ * @property string|null                            $picture           the block file that the layout is to match
+ * @property list<string>                           $meant             odd cells that are meant to be so, each with what it shows
+ * @property array<string, string>                  $swatches          hash of a picture of the cloth, by fabric key
+ * @property int                                    $edit_number       of the change to the layout that was made last, see History
+ * @property array<string, mixed>                   $cutting           how she wants it cut, see CuttingChoices
+ * @property list<string>                           $cut_done          pieces and units that lie ready
+ * @property string|null                            $take_up           of her seams, in the block's unit; two allowances if null
  * @property SquareUp                               $square_up
- * @property array<string, array<array-key, mixed>> $measured_parts raw width and height of parts, by order
- * @property array<string, array<array-key, mixed>> $work           what is sewn, pressed and done, by order
- * @property Chain                                  $chain          how its rows go through the machine
- * @property int|null                               $paused_at      when the work was put down, in milliseconds; null while it goes on
- * @property string|null                            $leave          largest miss that is left alone
- * @property string|null                            $ease           largest miss that is eased
+ * @property array<string, array<array-key, mixed>> $measured_parts    raw width and height of parts, by order
+ * @property array<string, array<array-key, mixed>> $work              what is sewn, pressed and done, by order
+ * @property Chain                                  $chain             how its rows go through the machine
+ * @property int|null                               $paused_at         when the work was put down, in milliseconds; null while it goes on
+ * @property string|null                            $leave             largest miss that is left alone
+ * @property string|null                            $ease              largest miss that is eased
  */
 final class ShelfBlock extends Model
 {
@@ -54,11 +59,16 @@ final class ShelfBlock extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'order' => Order::class,
+        'order' => OrderOfSewing::class,
         'style' => PressStyle::class,
         'rest' => RestOfSeams::class,
         'locks' => 'array',
         'two_piles' => 'array',
+        'rules' => 'array',
+        'lump' => 'integer',
+        'own_way' => 'boolean',
+        'own_orders' => 'array',
+        'press_edit_number' => 'integer',
         'equal_parts' => EqualParts::class,
         'steps_done' => 'array',
         'meant' => 'array',
@@ -103,9 +113,15 @@ final class ShelfBlock extends Model
             : Tolerance::of(Length::parse($this->leave, $unit), Length::parse($this->ease, $unit), $unit);
     }
 
+    /** What the screens call its order. */
+    public function orderId(): string
+    {
+        return OrderOfSewing::idOf($this->order);
+    }
+
     public function stepsDoneNow(): int
     {
-        return $this->steps_done[$this->order->value] ?? 0;
+        return $this->steps_done[$this->order->key()] ?? 0;
     }
 
     /**
@@ -116,7 +132,7 @@ final class ShelfBlock extends Model
     public function keepWork(array $work, int $stepsDone): void
     {
         $this->work = $work;
-        $this->steps_done = [$this->order->value => $stepsDone] + $this->steps_done;
+        $this->steps_done = [$this->order->key() => $stepsDone] + $this->steps_done;
         self::query()->whereKey($this->id)->update($this->getDirty());
         $this->syncOriginal();
     }

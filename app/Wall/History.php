@@ -10,7 +10,10 @@ use App\Models\ShelfBlock;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** Every change to a layout, kept with the block so that it can be taken back in any later session. */
+/**
+ * Every change to a layout, and every change at the press station, kept with the block so that it can be taken back in any
+ * later session. Each station takes back its own.
+ */
 final class History
 {
     /**
@@ -21,6 +24,16 @@ final class History
 
     private const LAYOUT = ['name', 'document', 'meant', 'swatches', 'picture'];
 
+    private const PRESSING = ['style', 'lump', 'rest', 'locks', 'rules', 'two_piles', 'equal_parts', 'own_way'];
+
+    /** Where a change was made. */
+    public const WALL = 'wall';
+
+    public const PRESS = 'press';
+
+    /** The block's column that tells the change that was made last there. */
+    private const NUMBERS = [self::WALL => 'edit_number', self::PRESS => 'press_edit_number'];
+
     /**
      * Saves the changes and remembers them, in one transaction.
      *
@@ -28,17 +41,21 @@ final class History
      *
      * @throws ChangedElsewhere
      */
-    public static function record(ShelfBlock $block, int $seenVersion, string $words, array $changes): void
+    public static function record(ShelfBlock $block, int $seenVersion, string $words, array $changes, string $station = self::WALL): void
     {
-        DB::transaction(static function () use ($block, $seenVersion, $words, $changes): void {
-            self::of($block)->where('number', '>', $block->edit_number)->delete();
-            $before = array_intersect_key($block->getAttributes(), array_flip(self::STATE));
-            $block->saveOver($seenVersion, $changes + ['edit_number' => $block->edit_number + 1]);
-            $after = array_intersect_key($block->getAttributes(), array_flip(self::STATE));
+        DB::transaction(static function () use ($block, $seenVersion, $words, $changes, $station): void {
+            $number = self::numberOf($block, $station) + 1;
+            $columns = array_flip($station === self::PRESS ? self::PRESSING : self::STATE);
+            self::of($block, $station)->where('number', '>=', $number)->delete();
+            // What was changed of the block already, before it is saved, is part of the change.
+            $before = array_intersect_key($block->getRawOriginal(), $columns);
+            $block->saveOver($seenVersion, $changes + [self::NUMBERS[$station] => $number]);
+            $after = array_intersect_key($block->getAttributes(), $columns);
             $changed = array_filter($after, static fn (mixed $value, string $column): bool => $value !== ($before[$column] ?? null), ARRAY_FILTER_USE_BOTH);
             BlockEdit::query()->create([
                 'shelf_block_id' => $block->id,
-                'number' => $block->edit_number,
+                'station' => $station,
+                'number' => $number,
                 'words' => $words,
                 'before' => json_encode(array_intersect_key($before, $changed), JSON_THROW_ON_ERROR),
                 'state' => json_encode($changed, JSON_THROW_ON_ERROR),
@@ -47,13 +64,14 @@ final class History
     }
 
     /** @return array{undo: string|null, redo: string|null} what the next undo takes back and the next redo does again */
-    public static function around(ShelfBlock $block): array
+    public static function around(ShelfBlock $block, string $station = self::WALL): array
     {
-        $words = self::of($block)->whereIn('number', [$block->edit_number, $block->edit_number + 1])->pluck('words', 'number');
+        $number = self::numberOf($block, $station);
+        $words = self::of($block, $station)->whereIn('number', [$number, $number + 1])->pluck('words', 'number');
 
         return [
-            'undo' => $block->edit_number === 0 ? null : (is_string($words[$block->edit_number] ?? null) ? $words[$block->edit_number] : null),
-            'redo' => is_string($words[$block->edit_number + 1] ?? null) ? $words[$block->edit_number + 1] : null,
+            'undo' => $number === 0 ? null : (is_string($words[$number] ?? null) ? $words[$number] : null),
+            'redo' => is_string($words[$number + 1] ?? null) ? $words[$number + 1] : null,
         ];
     }
 
@@ -64,10 +82,11 @@ final class History
      *
      * @param \Closure(ShelfBlock): array<string, mixed> $ending what ends with the block becoming so; it may refuse it
      */
-    public static function step(ShelfBlock $block, int $seenVersion, int $by, \Closure $ending): void
+    public static function step(ShelfBlock $block, int $seenVersion, int $by, \Closure $ending, string $station = self::WALL): void
     {
-        DB::transaction(static function () use ($block, $seenVersion, $by, $ending): void {
-            $edit = self::of($block)->where('number', $by < 0 ? $block->edit_number : $block->edit_number + 1)->first();
+        DB::transaction(static function () use ($block, $seenVersion, $by, $ending, $station): void {
+            $number = self::numberOf($block, $station);
+            $edit = self::of($block, $station)->where('number', $by < 0 ? $number : $number + 1)->first();
             $to = $edit === null ? null : ($by < 0 ? self::before($block, $edit) : self::after($edit));
             if ($edit === null || $to === null) {
                 return;
@@ -76,7 +95,7 @@ final class History
             $changed = (clone $block)->setRawAttributes($to + $now);
             $ends = array_diff_key($ending($changed), $to);
             $block->setRawAttributes($to + $now);
-            $block->saveOver($seenVersion, $ends + ['edit_number' => $block->edit_number + $by]);
+            $block->saveOver($seenVersion, $ends + [self::NUMBERS[$station] => $number + $by]);
             $left = json_encode(array_intersect_key($now, $to + $ends), JSON_THROW_ON_ERROR);
             $edit->fill($by < 0 ? ['state' => $left, 'before' => json_encode($to, JSON_THROW_ON_ERROR)] : ['before' => $left])->save();
         });
@@ -93,7 +112,7 @@ final class History
         if ($edit->before !== null) {
             return self::read($edit->before);
         }
-        $earlier = self::of($block)->where('number', $edit->number - 1)->first();
+        $earlier = self::of($block, self::WALL)->where('number', $edit->number - 1)->first();
 
         return $earlier === null ? null : array_intersect_key(self::read($earlier->state), array_flip(self::LAYOUT));
     }
@@ -114,9 +133,14 @@ final class History
         return is_array($read) ? $read : [];
     }
 
-    /** @return Builder<BlockEdit> */
-    private static function of(ShelfBlock $block): Builder
+    private static function numberOf(ShelfBlock $block, string $station): int
     {
-        return BlockEdit::query()->where('shelf_block_id', $block->id);
+        return $station === self::PRESS ? $block->press_edit_number : $block->edit_number;
+    }
+
+    /** @return Builder<BlockEdit> */
+    private static function of(ShelfBlock $block, string $station): Builder
+    {
+        return BlockEdit::query()->where('shelf_block_id', $block->id)->where('station', $station);
     }
 }

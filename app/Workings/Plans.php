@@ -16,6 +16,8 @@ use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
 use KeenSeam\Core\Pressing\RestOfSeams;
+use KeenSeam\Core\Pressing\Rule;
+use KeenSeam\Core\Pressing\RuleNotPossible;
 
 /**
  * The plans of one block: the quilter's own, that without her locks, and those of other questions. A plan that is known
@@ -39,9 +41,10 @@ final class Plans
     /** How the quilter wants it pressed, her locks left out. */
     public function question(): PressQuestion
     {
-        return new PressQuestion($this->block->style, twoPiles: $this->working->facts()->twoPiles(), equalParts: $this->block->equal_parts);
+        return new PressQuestion($this->block->style, [], $this->block->lump, $this->working->facts()->twoPiles(), $this->block->equal_parts);
     }
 
+    /** Those of single seams; her rules are not among them. */
     public function locks(): Locks
     {
         return new Locks($this->working->construction(), $this->working->facts()->locks());
@@ -57,12 +60,12 @@ final class Plans
         // One that is bettered meanwhile is still the one that the head tells of.
         $kept = $head->proved ? null : $this->parts->recall('plan-of-'.$head->content);
 
-        return $kept instanceof KeptPlan ? $kept->on($this->working->construction()) : $this->planned($this->working->facts()->locks(), $this->working->facts()->progress());
+        return $kept instanceof KeptPlan ? $kept->on($this->working->construction()) : $this->planned($this->own(), $this->working->facts()->progress());
     }
 
     public function head(): PlanHead
     {
-        [$locks, $progress] = [$this->working->facts()->locks(), $this->working->facts()->progress()];
+        [$locks, $progress] = [$this->own(), $this->working->facts()->progress()];
         $head = $this->headAsLocked($locks);
         if ($progress->agreesWith($head->pressing)) {
             return $head;
@@ -71,10 +74,40 @@ final class Plans
         return $this->headOf($this->questionRound($locks, $progress));
     }
 
+    /**
+     * All that she decided herself, by single seams and by rules; nothing while her way rests.
+     *
+     * @return list<Lock>
+     */
+    public function own(): array
+    {
+        return $this->block->own_way ? $this->withRules($this->locks()) : [];
+    }
+
+    /** What became of each of her rules: the seams it fits, or why it fits none.
+     *
+     * @return list<array{rule: string, on: bool, joins: list<int>, problem: string|null}>
+     */
+    public function rules(): array
+    {
+        $told = [];
+        $rules = null;
+        foreach ($this->block->rules as $kept) {
+            try {
+                $rules ??= $this->working->rules();
+                $told[] = ['rule' => $kept['text'], 'on' => $kept['on'], 'joins' => array_map(static fn (Lock $lock): int => $lock->join, $rules->saidBy(Rule::parse($kept['text']))), 'problem' => null];
+            } catch (RuleNotPossible $problem) {
+                $told[] = ['rule' => $kept['text'], 'on' => $kept['on'], 'joins' => [], 'problem' => $problem->getMessage()];
+            }
+        }
+
+        return $told;
+    }
+
     /** The search her plan comes from, while it may still be bettered. */
     public function search(): ?string
     {
-        [$locks, $progress] = [$this->working->facts()->locks(), $this->working->facts()->progress()];
+        [$locks, $progress] = [$this->own(), $this->working->facts()->progress()];
         $question = $this->question()->withLocks($locks);
         if (! $progress->agreesWith($this->headAsLocked($locks)->pressing)) {
             $question = $this->questionRound($locks, $progress);
@@ -99,7 +132,7 @@ final class Plans
     /** With other locks than her own. */
     public function withLocks(Locks $locks): PressingPlan
     {
-        return $this->planned($locks->all, $this->working->facts()->progress());
+        return $this->planned($this->withRules($locks), $this->working->facts()->progress());
     }
 
     /** What a school of pressing makes of the block, without locks. */
@@ -215,6 +248,21 @@ final class Plans
             }
 
             return $this->question()->withLocks($all->all);
+        });
+    }
+
+    /** @return list<Lock> */
+    private function withRules(Locks $locks): array
+    {
+        if (array_filter($this->block->rules, static fn (array $rule): bool => $rule['on']) === []) {
+            return $locks->all;
+        }
+        $key = KeptParts::key('ruled', [...$this->working->sewnSources(), $this->block->rules, $locks->all]);
+
+        return $this->parts->part($key, function () use ($locks): array {
+            $fitting = array_filter($this->rules(), static fn (array $rule): bool => $rule['on'] && $rule['problem'] === null);
+
+            return $this->working->rules()->locks(array_map(static fn (array $rule): Rule => Rule::parse($rule['rule']), array_values($fitting)), $locks);
         });
     }
 

@@ -25,6 +25,7 @@ use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\Margin;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\Rules;
 
 /**
  * Everything that is worked out of one block as it stands: its face, how it is sewn, pressed and cut, the steps, the
@@ -46,6 +47,8 @@ final class WorkingOut
     private array $designs = [];
 
     private ?Plans $plans = null;
+
+    private ?Rules $rules = null;
 
     public function __construct(
         private readonly ShelfBlock $block,
@@ -102,9 +105,21 @@ final class WorkingOut
         return $this->parts->part(KeptParts::key('places', $this->sewnSources()), fn (): SeamPlaces => SeamPlaces::of($this->construction()));
     }
 
+    /** The same of the seams it is drawn with. */
+    public function drawnPlaces(): SeamPlaces
+    {
+        return $this->parts->part(KeptParts::key('drawn-places', $this->drawnSources()), fn (): SeamPlaces => SeamPlaces::of($this->drawn()));
+    }
+
     public function facts(): Facts
     {
         return new Facts($this->block, $this->places(), $this->construction());
+    }
+
+    /** What rules of pressing say of it, as it is sewn. */
+    public function rules(): Rules
+    {
+        return $this->rules ??= new Rules($this->construction());
     }
 
     public function choices(): CuttingChoices

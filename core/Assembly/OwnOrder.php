@@ -13,6 +13,9 @@ use KeenSeam\Core\Block\SewingOrder;
  */
 final readonly class OwnOrder implements ChosenOrder
 {
+    /** Levels that its nested lists may have, with some to spare. */
+    public const DEEPEST = 4200;
+
     private const LONGEST_NAME = 120;
 
     /** @param bool $isThrough whether patches are sewn to other cells before their own is whole */

@@ -11,6 +11,8 @@ use KeenSeam\Core\Pressing\PressingPlan;
 /** What one plan costs beside another, in a quilter's words. */
 final class Comparison
 {
+    public const ALIKE = 'neither better nor worse';
+
     /** "1 more ridge on ridge, 2 more seam ends folded back"; the heaviest difference first. */
     public static function words(PressingPlan $now, PressingPlan $other): string
     {
@@ -23,7 +25,7 @@ final class Comparison
             self::shadow($now, $other),
         ]);
 
-        return $words === [] ? 'neither better nor worse' : implode(', ', array_slice(array_values($words), 0, 3));
+        return $words === [] ? self::ALIKE : implode(', ', array_slice(array_values($words), 0, 3));
     }
 
     private static function counted(int $change, string $one, string $several): ?string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Pressing;
 
+use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\FaceSide;
@@ -66,10 +67,38 @@ final class Rules
         return $locks === [] ? throw RuleNotPossible::fitsNothing($rule) : $locks;
     }
 
-    /** How many rows, or columns, the order sews as bands. */
-    public function bandCount(): int
+    /**
+     * The seams of the rows, or columns, that the order sews as bands.
+     *
+     * @return list<list<Join>> along each; those inside units left out
+     */
+    public function bandJoins(): array
     {
-        return count($this->bands->bands);
+        return array_map(function (Assembly $band): array {
+            $joins = Bands::joinsOf($band);
+            usort($joins, fn (Join $a, Join $b): int => $this->bands->along->dot($a->seam->from) + $this->bands->along->dot($a->seam->to) <=> $this->bands->along->dot($b->seam->from) + $this->bands->along->dot($b->seam->to));
+
+            return $joins;
+        }, $this->bands->bands);
+    }
+
+    /** @return list<Join> the seams between the outermost bands of the order */
+    public function lastJoins(): array
+    {
+        return $this->bands->last;
+    }
+
+    /** @return array<string, list<int>> joins by the kind of unit they lie in, recognised ones too */
+    public function joinsByKind(): array
+    {
+        $kinds = [];
+        foreach ($this->construction->joins as $join) {
+            foreach (array_unique($this->units->kindsOf($join)) as $kind) {
+                $kinds[$kind][] = $join->id;
+            }
+        }
+
+        return $kinds;
     }
 
     public function bandsAreRows(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\BlockFiles\BlockDoor;
+use App\BlockFiles\PlanInFile;
 use App\Documents\FaceDocument;
 use App\Documents\ShelfDocument;
 use App\Http\SeenVersion;
@@ -13,6 +14,7 @@ use App\Wall\History;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use KeenSeam\Core\KeenSeamProblem;
 
 final class BlockController
@@ -20,6 +22,7 @@ final class BlockController
     public function __construct(
         private readonly Workings $workings,
         private readonly BlockDoor $door,
+        private readonly PlanInFile $plans,
     ) {}
 
     public function index(): JsonResponse
@@ -45,11 +48,18 @@ final class BlockController
     public function store(Request $request): JsonResponse
     {
         $text = $request->getContent();
-        [$read] = $this->door->fromText($text);
-        $block = ShelfBlock::query()->create(['name' => $read->name, 'document' => $text]);
-        $block->refresh();
+        [$read, $plan] = $this->door->withPlan($text);
+        $leftOut = [];
+        $block = DB::transaction(function () use ($read, $plan, $text, &$leftOut): ShelfBlock {
+            $block = ShelfBlock::query()->create(['name' => $read->name, 'document' => PlanInFile::withoutPlan($text, $plan)]);
+            $block->refresh();
+            $leftOut = $this->plans->into($block, $plan);
+            $block->save();
 
-        return new JsonResponse(ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block))), JsonResponse::HTTP_CREATED);
+            return $block;
+        });
+
+        return new JsonResponse(['leftOut' => $leftOut] + ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block))), JsonResponse::HTTP_CREATED);
     }
 
     public function show(ShelfBlock $block): JsonResponse
@@ -65,8 +75,9 @@ final class BlockController
     public function update(Request $request, ShelfBlock $block): JsonResponse
     {
         $text = $request->getContent();
-        [$read] = $this->door->fromText($text);
-        History::record($block, SeenVersion::of($request), 'Put another file in its place', $this->workings->of($block)->changesWith($read->name, $text));
+        [$read, $plan] = $this->door->withPlan($text);
+        $changes = $this->workings->of($block)->changesWith($read->name, PlanInFile::withoutPlan($text, $plan));
+        History::record($block, SeenVersion::of($request), 'Put another file in its place', $changes);
 
         return new JsonResponse(ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block))));
     }

@@ -20,7 +20,7 @@ use KeenSeam\Core\Measure\Fraction;
 final readonly class CopyController
 {
     /** Seams, piles and cells are known by their place, and so outlive another size; sewn, cut and measured is only the one. */
-    private const DECIDED = ['order', 'style', 'rest', 'locks', 'two_piles', 'equal_parts', 'meant', 'swatches', 'cutting', 'square_up', 'chain', 'take_up', 'leave', 'ease'];
+    private const DECIDED = ['order', 'style', 'rest', 'locks', 'two_piles', 'equal_parts', 'rules', 'lump', 'own_way', 'own_orders', 'meant', 'swatches', 'cutting', 'square_up', 'chain', 'take_up', 'leave', 'ease'];
 
     public function __construct(
         private BlockDoor $door,

@@ -9,6 +9,7 @@ use App\Documents\OrdersDocument;
 use App\Documents\Sheets;
 use App\Exceptions\ChoiceNotKnown;
 use App\Http\SeenVersion;
+use App\Models\OrderOfSewing;
 use App\Models\ShelfBlock;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
@@ -33,11 +34,11 @@ final readonly class OrderController
     public function store(Request $request, ShelfBlock $block): JsonResponse
     {
         $order = $request->json('order');
-        $order = Order::tryFrom(is_string($order) ? $order : '') ?? throw ChoiceNotKnown::of('order', Order::cases());
+        $order = OrderOfSewing::named(is_string($order) ? $order : '', $block->own_orders) ?? throw ChoiceNotKnown::of('order', Order::cases());
         $changed = (clone $block)->fill(['order' => $order]);
         $this->workings->of($changed)->drawn(); // an order that cannot be is refused before it is kept
         $block->saveOver(SeenVersion::of($request), ['order' => $order]);
 
-        return new JsonResponse(['order' => $block->order->value, 'version' => $block->version]);
+        return new JsonResponse(['order' => $block->orderId(), 'version' => $block->version]);
     }
 }

@@ -49,7 +49,7 @@ final readonly class PilesController
         $equalParts = EqualParts::tryFrom(is_string($equalParts) ? $equalParts : '') ?? throw ChoiceNotKnown::of('equalParts', EqualParts::cases());
         $classes = $this->classes($request, $this->workings->of($block));
 
-        return $this->answers->after($request, $block, static function (WorkingOut $working) use ($block, $equalParts, $classes): void {
+        return $this->answers->after($request, $block, 'Change the piles', static function (WorkingOut $working) use ($block, $equalParts, $classes): void {
             $block->two_piles = $working->facts()->withTwoPiles($classes);
             $block->equal_parts = $equalParts;
         });

@@ -27,6 +27,6 @@ final readonly class RailController
             // It cannot be sewn as it is; the Order station says why.
         }
 
-        return new JsonResponse(['units' => FaceDocument::kept($working)['units'], 'nested' => $nested, 'matches' => $matches, 'seams' => $seams, 'sewn' => $sewn, 'order' => $block->order->value]);
+        return new JsonResponse(['units' => FaceDocument::kept($working)['units'], 'nested' => $nested, 'matches' => $matches, 'seams' => $seams, 'sewn' => $sewn, 'order' => $block->orderId()]);
     }
 }

@@ -23,7 +23,7 @@ final readonly class RestController
         $rest = $request->json('rest');
         $rest = RestOfSeams::tryFrom(is_string($rest) ? $rest : '') ?? throw ChoiceNotKnown::of('rest', RestOfSeams::cases());
 
-        return $this->answers->after($request, $block, static function () use ($block, $rest): void {
+        return $this->answers->after($request, $block, $rest === RestOfSeams::Follows ? 'Let the others follow' : 'Let the others stay', static function () use ($block, $rest): void {
             $block->rest = $rest;
         });
     }

@@ -16,6 +16,8 @@ use KeenSeam\Core\Pressing\PressStyle;
 /** The school of pressing. */
 final readonly class StyleController
 {
+    private const MOST_PLIES = 100;
+
     public function __construct(
         private Workings $workings,
         private PressAnswers $answers,
@@ -40,8 +42,13 @@ final readonly class StyleController
         $style = $request->json('style');
         $style = PressStyle::tryFrom(is_string($style) ? $style : '') ?? throw ChoiceNotKnown::of('style', PressStyle::cases());
 
-        return $this->answers->after($request, $block, static function () use ($block, $style): void {
-            $block->style = $style;
+        $lump = $request->json('lump', $block->lump);
+        if (! is_int($lump) || $lump < 1 || $lump > self::MOST_PLIES) {
+            throw ChoiceNotKnown::count('lump');
+        }
+
+        return $this->answers->after($request, $block, sprintf('School: %s', $style->words()), static function () use ($block, $style, $lump): void {
+            [$block->style, $block->lump] = [$style, $lump];
         });
     }
 }

@@ -8,7 +8,8 @@ export type Pair = [string, string]
 export type Chain = 'row-by-row' | 'webbed'
 export type UnpickCause = 'turned' | 'wrong-hand' | 'missed-point' | 'pressed-wrong' | 'other'
 export type RestOfSeams = 'stays' | 'follows'
-export type Order = 'rows' | 'columns' | 'quarters' | 'diagonal' | 'around' | 'best'
+/** The name of a regular order, or own: and the name of one of the quilter's. */
+export type Order = string
 export type PressStyle = 'nest' | 'nest-furl' | 'open' | 'dark' | 'mixed'
 export type OrderShown = OrderPossible | OrderImpossible
 /** Row and column of a place on the wall, from 1. */
@@ -193,6 +194,8 @@ export interface ShelfBlock {
   units: number
   stepsDone: number
   face: FaceShown
+  /** What of the plan of a file that came in fits nothing of the block, in sentences. */
+  leftOut?: string[]
 }
 export interface ShelfShown {
   blocks: ShelfBlock[]
@@ -530,6 +533,14 @@ export interface PressChanged {
   locked: number[]
   /** At the iron already: the plan goes round them. */
   pressed: number[]
+  rules: RuleTold[]
+  /** Seams that a rule speaks of which is on. */
+  ruled: number[]
+  /** Whether her locks and rules are followed. */
+  ownWay: boolean
+  lump: number
+  undo: string | null
+  redo: string | null
   rest: RestOfSeams
   stepsDone: number
   seamsSewn: number
@@ -544,6 +555,103 @@ export interface PlanningShown {
   done: number
   most: number
   found: number
+}
+export interface RuleTold {
+  /** As it is kept and sent. */
+  text: string
+  on: boolean
+  words: string
+  joins: number
+  /** Why it fits no seam now. */
+  problem: string | null
+}
+export interface RowTold {
+  title: string
+  way: string
+  why: string | null
+  joins: number[]
+}
+/** What can be pointed at to make a rule; a rule is the subject, a colon and a way. */
+export interface RuleSubject {
+  subject: string
+  words: string
+  joins: number[]
+}
+export interface RulePriced {
+  rule: string
+  words: string
+  joins: number[]
+  figures: Figures
+  besideNow: string
+  besidePlanned: string
+}
+/** What opening seams comes to in a block of this size. */
+export interface OpenedTold {
+  short: number[]
+  near: [number, number][]
+  /** Per cent. */
+  covered: number
+  words: string[]
+}
+export interface LockAsked {
+  join: number
+  directions: PressDirection[]
+}
+export interface CureShown {
+  words: string
+  /** Layers at the crossing then. */
+  after: number
+  costs: string
+  warning: string | null
+  locks: LockAsked[]
+  twoPiles: string[] | null
+}
+export interface AdviceShown {
+  lump: number
+  crossings: {
+    at: Place
+    text: [string, string]
+    patches: number
+    peak: number
+    cures: CureShown[]
+  }[]
+  wings: {
+    words: string
+    options: {
+      words: string
+      costs: string
+      locks: LockAsked[]
+    }[]
+  }[]
+  habit: string | null
+}
+export interface WayFigures {
+  figures: Figures
+  proved: boolean
+}
+export interface CrossingThen {
+  kind: Nesting | null
+  peak: number
+}
+export interface BesideShown {
+  own: WayFigures
+  planned: WayFigures
+  words: string
+  crossings: {
+    at: Place
+    text: [string, string]
+    own: CrossingThen
+    planned: CrossingThen
+  }[]
+}
+/** A crossing at which the allowances cannot turn, and how the seams that meet there would have to lie. */
+export interface TurnNotPossible {
+  at: Place
+  text: [string, string]
+  needs: {
+    join: number
+    press: PressDirection
+  }[]
 }
 export interface MeasuredChanged {
   block: BlockTold
@@ -578,6 +686,23 @@ export interface PressAnswer {
   locked: number[]
   /** At the iron already: the plan goes round them. */
   pressed: number[]
+  rules: RuleTold[]
+  /** Seams that a rule speaks of which is on. */
+  ruled: number[]
+  /** Whether her locks and rules are followed. */
+  ownWay: boolean
+  lump: number
+  undo: string | null
+  redo: string | null
+  rows: RowTold[]
+  subjects: RuleSubject[]
+  opened: OpenedTold
+  /** The school that suits this block, and why. */
+  proposal: {
+    style: PressStyle
+    words: string
+  }
+  lookAlikes: string[]
   crossings: CrossingShown[]
   junctions: JunctionShown[]
   /** From the lowest to the topmost as one looks at the back; places are still seen from the face. */
@@ -1200,6 +1325,7 @@ export interface Problem {
   code: string
   message: string
   where: string
+  turn?: TurnNotPossible
 }
 export interface OwnTrayShown {
   own: TrayKind[]
