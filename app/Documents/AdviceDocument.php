@@ -98,15 +98,15 @@ final class AdviceDocument
     /** @return array<string, mixed> */
     private static function cure(WorkingOut $working, LumpCure $cure, PressingPlan $now, PressingPlan $then, OpenedSeams $opened, int $junction): array
     {
-        $names = SeamName::all($now->construction);
-        $titles = array_map(static fn (Lock $lock): string => $names[$lock->join]->title, $cure->locks);
+        $joins = array_map(static fn (Lock $lock): Join => $now->construction->joins[$lock->join], $cure->locks);
         $short = array_filter($cure->locks, static fn (Lock $lock): bool => $lock->at(0) === PressDirection::Open && in_array($lock->join, $opened->short, true));
 
         return [
             'words' => match (true) {
                 $cure->twoPiles !== null => PressWords::twoPiles($now->construction, $cure->twoPiles),
-                $cure->isFurl => PressWords::furlHere($titles[0]),
-                default => PressWords::open($titles),
+                $joins === [] => '',
+                $cure->isFurl => PressWords::furlHere(SeamName::all($now->construction)[$joins[0]->id]->title),
+                default => PressWords::open($now->construction, $joins),
             },
             'after' => $then->peaks()[$junction],
             'costs' => Comparison::words($now, $then),

@@ -11,6 +11,8 @@ use App\Workings\Planning;
 use App\Workings\WorkingOut;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\PressWords;
 use KeenSeam\Core\Guide\RowWords;
@@ -52,7 +54,7 @@ final class PressDocument
             'crossings' => self::crossings($plan),
             'junctions' => self::junctions($plan),
             'flaps' => self::flapsOneByOne($plan),
-            'rows' => array_map(static fn (RowWords $row): array => ['title' => $row->title, 'way' => $row->way, 'why' => $row->why, 'joins' => $row->joins], RowWords::of($plan, $rules)),
+            'rows' => array_map(static fn (RowWords $row): array => ['title' => $row->title, 'way' => $row->way, 'why' => $row->why, 'joins' => $row->joins, 'say' => $row->say], RowWords::of($plan, $rules)),
             'subjects' => self::subjects($plan, $rules),
             'opened' => AdviceDocument::opened($plan->construction),
             'proposal' => self::proposal($plan->construction),
@@ -217,6 +219,7 @@ final class PressDocument
         $piles = array_flip(array_map(self::pileName(...), self::piles($plan)));
 
         $names = SeamName::all($plan->construction);
+        $cells = self::cells($plan);
         foreach ($plan->construction->joins as $join) {
             $name = $names[$join->id];
             yield [
@@ -226,6 +229,7 @@ final class PressDocument
             'right' => $name->right,
             'pile' => $piles[self::pileName($name->pressedToo)] ?? null,
             'isOfUnit' => $join->tie !== null,
+            'cell' => $join->tie === null ? null : $cells[$join->patchIds()[0]],
             'place' => $join->tie === null ? null : Words::place($plan->construction->classes[$join->tie->unitClass]->members[$join->tie->member]),
             'from' => FaceDocument::point($join->seam->from, $lattice),
             'to' => FaceDocument::point($join->seam->to, $lattice),
@@ -235,6 +239,19 @@ final class PressDocument
             'patches' => $join->patchIds(),
             ];
         }
+    }
+
+    /** @return array<int, array{int, int}> first row and column of the block's own cell that each patch lies in */
+    private static function cells(PressingPlan $plan): array
+    {
+        $cells = [];
+        foreach ($plan->construction->face->whole->parts as $part) {
+            if ($part instanceof PlacedUnit) {
+                $cells += array_fill_keys(array_map(static fn (Patch $patch): int => $patch->id, $part->patches()), [$part->cell->row, $part->cell->column]);
+            }
+        }
+
+        return $cells;
     }
 
     /** @return list<array<string, mixed>> */

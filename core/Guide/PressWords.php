@@ -24,10 +24,15 @@ use KeenSeam\Core\Pressing\SchoolProposal;
 /** What is said at the press station of a plan and of what may be done about it. */
 final class PressWords
 {
-    /** @param list<string> $titles of the seams */
-    public static function open(array $titles): string
+    /** @param non-empty-list<Join> $joins one of each pile */
+    public static function open(Construction $construction, array $joins): string
     {
-        return count($titles) === 1 ? sprintf('Press %s open', lcfirst($titles[0])) : sprintf('Press these %d seams open: %s', count($titles), Words::listed(array_values(array_map(lcfirst(...), array_unique($titles)))));
+        $names = SeamName::all($construction);
+        $seams = array_values(array_unique(array_map(static fn (Join $join): string => $join->tie === null
+            ? lcfirst($names[$join->id]->title)
+            : sprintf('the seams in the %s', UnitName::ofClass($construction->classes[$join->tie->unitClass], true)), $joins)));
+
+        return count($seams) === 1 ? sprintf('Press open %s', $seams[0]) : sprintf('Press open: %s', implode('; ', $seams));
     }
 
     public static function furlHere(string $title): string

@@ -16,6 +16,7 @@ use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\Rule;
 use KeenSeam\Core\Pressing\RuleNotPossible;
 use KeenSeam\Core\Pressing\Rules;
+use KeenSeam\Core\Pressing\RuleWord;
 
 /** How the rows or columns of a plan lie, as quilters say it: "row 1 out, toward the plain squares". */
 final readonly class RowWords
@@ -27,12 +28,14 @@ final readonly class RowWords
      * @param string      $way   "out", "in", "left", "open", or each seam's way in turn: "left, right, right"
      * @param string|null $why   "toward the plain squares", "away from the flying geese"; null where nothing so simple is so
      * @param list<int>   $joins along the row
+     * @param string      $say   a rule for this row alone, with % for the way
      */
     private function __construct(
         public string $title,
         public string $way,
         public ?string $why,
         public array $joins,
+        public string $say,
     ) {}
 
     /** @return list<self> one for every row or column with seams of its own; none where the order makes neither */
@@ -49,6 +52,7 @@ final readonly class RowWords
                     self::way($plan, $joins, $out),
                     self::why($plan, $joins, $units),
                     array_map(static fn (Join $join): int => $join->id, $joins),
+                    $subject.': '.implode(' ', array_replace(array_fill(0, count($rules->bandJoins()), RuleWord::Free->value), [$number => '%'])),
                 );
             }
         }

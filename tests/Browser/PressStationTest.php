@@ -41,7 +41,6 @@ final class PressStationTest extends BrowserTestCase
     {
         $this->visit('/blocks/2/press');
         $before = $this->station();
-        $this->browser->executeScript("document.querySelector('.seam[tabindex=\"0\"]').focus()");
         $this->press(WebDriverKeys::ARROW_RIGHT);
         $this->press(WebDriverKeys::ARROW_LEFT);
         $this->waitUntil(fn (): bool => $this->attribute('.seam.chosen', 'data-join') === '16', 'the arrow keys do not lead back');
@@ -100,9 +99,86 @@ final class PressStationTest extends BrowserTestCase
         $this->seesText('step 2 of');
     }
 
+    public function test_pressing_is_said_in_words_by_pointing_and_keys_and_taken_back(): void
+    {
+        $this->visit('/blocks/2/press');
+        $before = $this->station();
+        $this->named('In words')->click();
+        $this->find('.rules [data-subject="rows"]')->click();
+        $this->press(WebDriverKeys::ARROW_LEFT);
+        $this->press(WebDriverKeys::ARROW_RIGHT);
+        $this->seesText('All rows: left, right');
+        $this->find('.rules .price');
+        $this->press(WebDriverKeys::ENTER);
+        $this->seesText('Rows: left, right');
+        $this->waitUntil(fn (): bool => $this->texts('.rules .row') === ['Row 1 left', 'Row 2 right', 'Row 3 left', 'Row 4 right'], 'the rows do not lie as they were told');
+
+        // A kind of unit, then a rule that fits nothing of what was told before is still only one more sentence.
+        $this->find('.rules [data-subject="units half-square-triangle"]')->click();
+        $this->press('d');
+        $this->find('.rules .price');
+        $this->press(WebDriverKeys::ENTER);
+        $this->waitUntil(fn (): bool => count($this->texts('.rules .list li')) === 2, 'the second rule is not kept');
+        $this->find('.rules .list li:first-child input')->click();
+        $this->waitUntil(fn (): bool => $this->attribute('.rules .list li:first-child', 'class') === 'off', 'not switched off');
+
+        $this->browser->executeScript('document.activeElement.blur()');
+        foreach ([2, 1, 0] as $left) {
+            $this->named('Undo')->click();
+            $this->waitUntil(fn (): bool => count($this->texts('.rules .list li:not(.off)')) === $left, "not $left rules that are on");
+        }
+        $this->waitUntil(fn (): bool => $this->station() === $before, 'not as before the first rule');
+    }
+
+    public function test_a_stretch_is_furled_or_the_picture_says_what_it_would_need(): void
+    {
+        $this->visit('/blocks/2/press');
+        $this->find('.seam[data-join="30"]');
+        $this->browser->executeScript("document.querySelector('.seam[data-join=\"30\"] > .reach').dispatchEvent(new MouseEvent('click', { bubbles: true }))");
+        $this->find('.stretch[data-stretch="1"]')->click();
+        $this->waitUntil(fn (): bool => count(array_unique(explode(' ', $this->attribute('.seam[data-join="30"]', 'data-press')))) === 2 || $this->texts('.problem') !== [], 'neither furled nor refused');
+        if ($this->texts('.problem') !== []) {
+            $this->find('.turn .arrow');
+        }
+        $this->seesText('like a wheel');
+        // Held as it lies, its neighbours cannot be turned under it: the crossing is drawn.
+        foreach ([['Seam', 22], ['Seam', 25]] as [, $join]) {
+            $this->browser->executeScript("document.querySelector('.seam[data-join=\"$join\"] > .reach').dispatchEvent(new MouseEvent('click', { bubbles: true }))");
+            $this->waitUntil(fn (): bool => $this->attribute('.seam.chosen', 'data-join') === (string) $join, 'the seam is not chosen');
+            $this->find('.way[data-way="open"]')->click();
+            $this->waitUntil(fn (): bool => str_starts_with($this->attribute("[data-join=\"$join\"]", 'data-press'), 'open') || $this->texts('.problem') !== [], 'neither opened nor refused');
+        }
+    }
+
+    public function test_advice_is_taken_with_one_key_and_keys_work_at_once(): void
+    {
+        $this->visit('/blocks/2/press');
+        $this->find('.totals');
+        $this->press(WebDriverKeys::ARROW_RIGHT);
+        $this->waitUntil(fn (): bool => $this->attribute('.seam.chosen', 'data-join') === '17', 'the arrow keys need the focus first');
+        $this->press('o');
+        $this->waitUntil(fn (): bool => $this->attribute('.seam[data-join="17"]', 'data-press') === 'open', 'O does not open it');
+        $this->seesText('as you chose');
+        $this->press('l');
+        $this->waitUntil(fn (): bool => $this->attribute('.seam[data-join="17"]', 'data-press') !== 'open', 'L does not let go');
+
+        $this->named('Advice')->click();
+        $this->find('.advice .take kbd');
+        preg_match('~(\d+) layers become (\d+)~', $this->find('.advice .lump .take')->getText(), $layers);
+        $at = $this->attribute('.advice .lump', 'data-lump');
+        $this->press('1');
+        $this->waitUntil(fn (): bool => $this->attribute('.advice .lump', 'data-lump') !== $at || $this->texts('.advice .lump') === [], 'the advice is not taken');
+        self::assertLessThan((int) $layers[1], (int) $layers[2]);
+        $this->named('Compare')->click();
+        $this->find('.beside table');
+        $this->find('.beside input:not(:checked)')->click();
+        $this->waitUntil(fn (): bool => $this->attribute('.seam[data-join="17"]', 'data-locked') === 'false' && $this->texts('.beside tr.differs') !== [], 'the planner\'s way is not sewn');
+    }
+
     public function test_schools_are_compared_and_the_layers_shown(): void
     {
         $this->visit('/blocks/2/press');
+        $this->named('Compare')->click();
         $this->find('.comparison summary')->click();
         $this->waitUntil(fn (): bool => count($this->texts('.comparison tbody tr')) === 5, 'the five schools do not stand side by side');
         $this->find('.comparison tr[data-style="open"] button')->click();

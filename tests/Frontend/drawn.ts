@@ -46,6 +46,8 @@ export const join = (change: Partial<JoinShown> = {}): JoinShown => ({
   title: 'Row 1, seam 1',
   left: 'unit 1',
   right: 'unit 2',
+  ruled: false,
+  cell: null,
   pile: [0],
   isOfUnit: false,
   place: null,

@@ -27,7 +27,7 @@ async function serve(path: string, init: RequestInit = {}): Promise<Response> {
     const from = { plan: plan(), joins: joins() }
     server.version += 1
     const lock = /\/locks\/(\d+)/.exec(path)
-    if (lock && method === 'PUT') server.locks.set(Number(lock[1]), (JSON.parse(String(init.body)) as { direction: PressDirection }).direction)
+    if (lock && method === 'PUT') server.locks.set(Number(lock[1]), (JSON.parse(String(init.body)) as { directions: [PressDirection] }).directions[0])
     else if (lock) server.locks.delete(Number(lock[1]))
     else if (path.endsWith('/locks')) server.locks.clear()
     const at = Object.fromEntries(joins().map((one, i) => [i, one] as const).filter(([i, one]) => one.press[0] !== from.joins[i]?.press[0]))
@@ -66,8 +66,8 @@ describe('the press station', () => {
   it('lets every lock go at once', async () => {
     const store = usePressStore()
     await store.open(7)
-    await store.lock(0, 'open')
-    await store.lock(1, 'open')
+    await store.lock(0, ['open'])
+    await store.lock(1, ['open'])
     await store.releaseAll()
     expect(store.shown?.locks).toBe(0)
   })

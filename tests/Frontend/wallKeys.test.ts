@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { keyFor, type WallKey } from '@/composables/useWallKeys'
+import { keyFor, type StationKey } from '@/composables/useStationKeys'
 
 const pressed = (key: string, held: Partial<{ ctrlKey: boolean; metaKey: boolean; shiftKey: boolean; altKey: boolean; code: string }> = {}) => ({ key, ctrlKey: false, metaKey: false, shiftKey: false, altKey: false, ...held })
-const keys: WallKey[] = [
+const keys: StationKey[] = [
   { key: 't', words: 'turn', act: () => {} },
   { key: 't', shift: true, words: 'turn back', act: () => {} },
   { key: 'z', control: true, words: 'undo', act: () => {} },

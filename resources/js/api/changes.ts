@@ -1,4 +1,4 @@
-import type { Changed, JoinShown, PressAnswer, PressChanged, PressShown, WorkChanged, WorkShown } from './types'
+import type { Changed, CrossingSeen, JoinShown, PressAnswer, PressChanged, PressShown, WorkChanged, WorkShown } from './types'
 
 /** What was shown with the changes of an answer put into it. */
 export function changedInto<Sheet extends object>(before: Sheet, changed: Changed<Sheet>): Sheet {
@@ -18,15 +18,23 @@ export function changedInto<Sheet extends object>(before: Sheet, changed: Change
 
 /** The press station as it is drawn: each seam with its pile, and whether the quilter locked or pressed it. */
 export function pressShown(answer: PressAnswer): PressShown {
-  const [locked, pressed] = [new Set(answer.locked), new Set(answer.pressed)]
+  const [locked, pressed, ruled] = [new Set(answer.ownWay ? answer.locked : []), new Set(answer.pressed), new Set(answer.ownWay ? answer.ruled : [])]
+  const isHers = (join: number | null) => join !== null && (locked.has(join) || ruled.has(join)) && answer.joins[join]?.press[0] === 'open'
   return {
     ...answer,
     told: answer,
-    joins: answer.joins.map((join): JoinShown => ({ ...join, pile: join.pile === null ? [join.id] : (answer.piles[join.pile] ?? [join.id]), locked: locked.has(join.id), isPressed: pressed.has(join.id) })),
+    crossings: answer.crossings.map((crossing): CrossingSeen => ({ ...crossing, isMeant: (crossing.kind === 'lopsided' || crossing.kind === 'flat') && crossing.seams.some(isHers) })),
+    joins: answer.joins.map((join): JoinShown => ({ ...join, ruled: ruled.has(join.id), pile: join.pile === null ? [join.id] : (answer.piles[join.pile] ?? [join.id]), locked: locked.has(join.id), isPressed: pressed.has(join.id) })),
   }
 }
 
-const beside = ({ block, plan, withoutLocks, proved, says, planning, locks, locksAsleep, locked, pressed, rest, stepsDone, seamsSewn, order, style }: PressChanged) => ({ block, plan, withoutLocks, proved, says, planning, locks, locksAsleep, locked, pressed, rest, stepsDone, seamsSewn, order, style })
+/** What is told beside the plan itself. */
+const beside = (answer: PressChanged): Omit<PressChanged, 'from' | 'changed'> => {
+  const told: Partial<PressChanged> = { ...answer }
+  delete told.from
+  delete told.changed
+  return told as Omit<PressChanged, 'from' | 'changed'>
+}
 
 /** Null where the answer says what changed of another plan than the one that is shown: then all of it is to be asked for. */
 export function pressAfter(shown: PressShown, answer: PressChanged): PressShown | null {

@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, JoinsChanged, JoinsShown, LargestShown, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TurnNotPossible, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -8,6 +8,7 @@ export class ProblemError extends Error {
     message: string,
     readonly code: string,
     readonly where: string,
+    readonly turn: TurnNotPossible | null = null,
   ) {
     super(message)
     this.name = 'ProblemError'
@@ -44,8 +45,8 @@ export const chooseOrder = (block: number, version: number, order: Order) =>
 
 export const styles = (block: number) => ask<StylesShown>('GET', `/blocks/${block}/styles`).then((answer) => answer.styles)
 
-export const chooseStyle = (block: number, version: number, style: PressStyle) =>
-  ask<PressChanged>('PUT', `/blocks/${block}/style`, { version, json: { style } })
+export const chooseStyle = (block: number, version: number, style: PressStyle, lump?: number) =>
+  ask<PressChanged>('PUT', `/blocks/${block}/style`, { version, json: { style, ...(lump === undefined ? {} : { lump }) } })
 
 export const piles = (block: number) => ask<PilesShown>('GET', `/blocks/${block}/piles`)
 
@@ -67,8 +68,27 @@ export const logbookAddress = (block: number | null, kind: 'csv' | 'json') => (b
 
 export const unpickCost = (block: number, join: number) => ask<UnpickCost>('GET', `/blocks/${block}/work/unpicking/${join}`)
 
-export const lockSeam = (block: number, version: number, join: number, direction: PressDirection) =>
-  ask<PressChanged>('PUT', `/blocks/${block}/locks/${join}`, { version, json: { direction } })
+/** One direction for the whole seam, or one for each of its stretches. */
+export const lockSeam = (block: number, version: number, join: number, directions: PressDirection[]) =>
+  ask<PressChanged>('PUT', `/blocks/${block}/locks/${join}`, { version, json: { directions } })
+
+export const lockSeams = (block: number, version: number, locks: LockAsked[]) => ask<PressChanged>('PUT', `/blocks/${block}/locks`, { version, json: { locks } })
+
+export const keepRules = (block: number, version: number, rules: { text: string; on: boolean }[]) =>
+  ask<PressChanged>('PUT', `/blocks/${block}/rules`, { version, json: { rules } })
+
+/** What a rule would press and cost, before it is taken. */
+export const priceRule = (block: number, rule: string) => ask<RulePriced>('GET', `/blocks/${block}/rules/price?rule=${encodeURIComponent(rule)}`)
+
+export const ownBesidePlanned = (block: number) => ask<BesideShown>('GET', `/blocks/${block}/press/beside`)
+
+export const pressAdvice = (block: number) => ask<AdviceShown>('GET', `/blocks/${block}/press/advice`)
+
+export const chooseWay = (block: number, version: number, own: boolean) => ask<PressChanged>('PUT', `/blocks/${block}/press/way`, { version, json: { own } })
+
+export const undoPress = (block: number, version: number) => ask<PressChanged>('POST', `/blocks/${block}/press/undo`, { version })
+
+export const redoPress = (block: number, version: number) => ask<PressChanged>('POST', `/blocks/${block}/press/redo`, { version })
 
 export const releaseSeam = (block: number, version: number, join: number) =>
   ask<PressChanged>('DELETE', `/blocks/${block}/locks/${join}`, { version })
@@ -219,7 +239,7 @@ async function ask<Answer>(method: string, path: string, sent: Sent = {}): Promi
 }
 
 function problemFrom(body: unknown): ProblemError {
-  const told = (body ?? {}) as { message?: unknown; code?: unknown; where?: unknown }
+  const told = (body ?? {}) as { message?: unknown; code?: unknown; where?: unknown; turn?: TurnNotPossible }
   const text = (value: unknown) => (typeof value === 'string' ? value : '')
-  return new ProblemError(text(told.message) || 'Something went wrong here. Nothing was changed; try again.', text(told.code), text(told.where))
+  return new ProblemError(text(told.message) || 'Something went wrong here. Nothing was changed; try again.', text(told.code), text(told.where), told.turn ?? null)
 }

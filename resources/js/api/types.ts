@@ -1,4 +1,4 @@
-import type { JoinTold, JoinsShown, MeasuredChanged, PressAnswer, PressChanged as PressChangedTold } from './generated/screens'
+import type { CrossingShown, JoinTold, JoinsShown, MeasuredChanged, PressAnswer, PressChanged as PressChangedTold } from './generated/screens'
 
 export type * from './generated/screens'
 
@@ -14,12 +14,21 @@ export interface JoinShown extends Omit<JoinTold, 'pile'> {
   /** Ids of all joins pressed with this one, itself included. */
   pile: number[]
   locked: boolean
+  /** A rule that is on speaks of it. */
+  ruled: boolean
   /** At the iron already: the plan goes round it. */
   isPressed: boolean
 }
 
-export interface PressShown extends Omit<PressAnswer, 'joins' | 'piles' | 'locked' | 'pressed'> {
+/** A crossing as the press station draws it. */
+export interface CrossingSeen extends CrossingShown {
+  /** Open because she opened a seam there: no fault. */
+  isMeant: boolean
+}
+
+export interface PressShown extends Omit<PressAnswer, 'joins' | 'crossings' | 'piles' | 'locked' | 'pressed'> {
   /** As the server told it. */
   told: PressAnswer
   joins: JoinShown[]
+  crossings: CrossingSeen[]
 }

@@ -3,11 +3,11 @@ import { computed } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import type { Figures, JoinShown, PressDirection, SeamChoices } from '@/api/types'
-import { directionAngle } from '@/drawing/geometry'
+import { directionAngle, pressAngle, stretches } from '@/drawing/geometry'
 import { counted } from '@/drawing/words'
 
 const props = defineProps<{ join: JoinShown; choices: SeamChoices | null; totals: Figures; isBusy: boolean }>()
-const emit = defineEmits<{ choose: [direction: PressDirection]; release: [] }>()
+const emit = defineEmits<{ choose: [direction: PressDirection]; stretch: [stretch: number]; release: [] }>()
 
 const ways = computed(() =>
   (['left', 'right', 'open'] as const).map((direction) => ({
@@ -18,6 +18,13 @@ const ways = computed(() =>
     cost: isNow(direction) ? 'as it lies now' : (props.choices?.[direction]?.words ?? '…'),
   })),
 )
+const stretchWays = computed(() =>
+  stretches(props.join).map((stretch) => ({
+    angle: pressAngle(props.join, stretch, true),
+    word: stretch.press === 'open' ? 'open' : `toward ${stretch.press === 'left' ? props.join.left : props.join.right}`,
+  })),
+)
+const isFurled = computed(() => new Set(props.join.press).size > 1)
 const pileNote = computed(() =>
   props.join.pile.length > 1 ? `One pile: the same seam in all ${props.join.pile.length} units is pressed alike.` : '',
 )
@@ -30,7 +37,7 @@ function isNow(direction: PressDirection): boolean {
 <template>
   <section class="seam-panel" aria-label="The seam you look at">
     <h2>{{ join.title }}</h2>
-    <p class="soft">{{ join.isPressed ? 'Pressed so already: the plan goes round it.' : join.locked ? 'Locked by you.' : 'As the plan has it.' }} {{ pileNote }}</p>
+    <p class="soft">{{ join.isPressed ? 'Pressed so already: the plan goes round it.' : join.locked ? 'Locked by you.' : join.ruled ? 'One of your rules says so.' : 'As the plan has it.' }} {{ pileNote }}</p>
     <div class="ways" role="group" aria-label="Press this seam">
       <button
         v-for="way in ways"
@@ -48,8 +55,16 @@ function isNow(direction: PressDirection): boolean {
         <span class="cost">{{ way.cost }}</span>
       </button>
     </div>
+    <fieldset v-if="join.press.length > 1" class="stretches">
+      <legend>Stretch by stretch, between its crossings</legend>
+      <button v-for="(stretch, i) in stretchWays" :key="i" type="button" class="stretch" :data-stretch="i" :disabled="isBusy || stretch.angle === null" :aria-label="`Stretch ${i + 1}, now ${stretch.word}: flip it`" @click="emit('stretch', i)">
+        <span>{{ i + 1 }}</span>
+        <svg viewBox="-14 -14 28 28" aria-hidden="true"><path v-if="stretch.angle !== null" class="arrow" :transform="`rotate(${stretch.angle})`" d="M-10 -2.2 H2 V-7 L11 0 L2 7 V2.2 H-10 Z" /><path v-else class="arrow" d="M-12 0 L-5 -6 V-2 H5 V-6 L12 0 L5 6 V2 H-5 V6 Z" /></svg>
+      </button>
+      <p v-if="isFurled" class="soft">Where it changes sides it is furled: open the two or three stitches inside the allowance, lay the allowances round like a wheel with the finger first, then press. Turned the wrong way they fight you.</p>
+    </fieldset>
     <p class="keys soft">
-      <kbd>Space</kbd> flips it, <kbd>L</kbd> lets it go.
+      <kbd>Space</kbd> flips it, <kbd>O</kbd> opens it, <kbd>L</kbd> lets it go, arrow keys go from seam to seam.
       <ElButton v-if="join.locked" class="release" :disabled="isBusy" @click="emit('release')">Release the lock</ElButton>
     </p>
     <p class="visually-hidden" aria-live="polite">{{ counted(totals.stacked, 'crossing is stacked', 'crossings are stacked') }}</p>
@@ -108,6 +123,41 @@ function isNow(direction: PressDirection): boolean {
 .cost {
   color: var(--soft);
   font-size: 15px;
+}
+
+.stretches {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 0 0 12px;
+  padding: 0;
+  border: 0;
+}
+
+.stretches legend {
+  padding: 0 0 6px;
+}
+
+.stretch {
+  display: grid;
+  grid-template-columns: auto 26px;
+  gap: 4px;
+  align-items: center;
+  min-width: 56px;
+  min-height: 44px;
+  padding: 4px 8px;
+  border: 1px solid var(--hair);
+  border-radius: 8px;
+  background: var(--paper);
+  cursor: pointer;
+}
+
+.stretch:hover:not(:disabled) {
+  border-color: var(--thread);
+}
+
+.stretch .arrow {
+  fill: var(--thread);
 }
 
 .keys {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Figures, Nesting } from '@/api/types'
+import type { CrossingSeen, Figures, Nesting } from '@/api/types'
 import StateMark from '@/drawing/StateMark.vue'
 import { nestingWords } from '@/drawing/words'
 
-const props = defineProps<{ totals: Figures; before: Figures }>()
+const props = defineProps<{ totals: Figures; before: Figures; crossings?: CrossingSeen[] }>()
 
 const kinds: Nesting[] = ['nested', 'stacked', 'flat', 'lopsided']
 const figures = computed(() => [
@@ -12,6 +12,8 @@ const figures = computed(() => [
   { key: 'thickest', value: `${props.totals.thickest}`, of: '', words: 'layers in the thickest lump', change: props.totals.thickest - props.before.thickest, better: -1 },
   { key: 'folded', value: `${props.totals.folded}`, of: '', words: 'seam ends folded back', change: props.totals.folded - props.before.folded, better: -1 },
 ])
+
+const meant = (kind: Nesting) => (props.crossings ?? []).filter((crossing) => crossing.kind === kind && crossing.isMeant).length
 
 const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} fewer`)
 </script>
@@ -32,7 +34,7 @@ const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} 
         <svg viewBox="-11 -11 22 22" aria-hidden="true"><StateMark :kind="kind" :size="20" decorative /></svg>
         <span class="count">{{ totals[kind] }}</span>
         <span>{{ nestingWords[kind].word }}</span>
-        <span class="soft">{{ nestingWords[kind].means }}</span>
+        <span class="soft">{{ nestingWords[kind].means }}<template v-if="meant(kind) > 0">, {{ meant(kind) === totals[kind] ? 'as you chose' : `${meant(kind)} as you chose` }}</template></span>
       </li>
     </ul>
   </section>

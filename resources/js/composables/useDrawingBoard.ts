@@ -1,6 +1,6 @@
 import { computed, ref, watch } from 'vue'
 import type { Place } from '@/api/types'
-import type { WallKey } from '@/composables/useWallKeys'
+import type { StationKey } from '@/composables/useStationKeys'
 import { nextPlace } from '@/drawing/geometry'
 import { useWallStore } from '@/stores/wall'
 
@@ -86,7 +86,7 @@ export function useDrawingBoard(paint: (patch: number, fabricAt: number) => void
     return chosen.value.length > 0
   }
 
-  const keys = computed<WallKey[]>(() => [
+  const keys = computed<StationKey[]>(() => [
     { key: 'ArrowUp', words: 'go from mark to mark', act: () => go([0, -1]) },
     { key: 'ArrowDown', words: 'go from mark to mark', act: () => go([0, 1]) },
     { key: 'ArrowLeft', words: 'go from mark to mark', act: () => go([-1, 0]) },

@@ -1,9 +1,9 @@
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import * as api from '@/api/client'
-import type { Order, PressShown, RailShown } from '@/api/types'
+import type { PressShown, RailShown } from '@/api/types'
 import { counted } from '@/drawing/words'
 
-const orderNotes: Record<Order, string> = {
+const orderNotes: Record<string, string> = {
   rows: 'by rows',
   columns: 'by columns',
   quarters: 'in halves',
@@ -35,7 +35,7 @@ export function useStations(rail: Readonly<Ref<RailShown | null>>) {
     return [
       { name: 'wall', word: 'Wall', note: units === null ? '' : counted(units, 'unit'), isDone: true },
       { name: 'cut', word: 'Cut and make', note: '', isDone: true },
-      { name: 'order', word: 'Order', note: order === null ? '' : orderNotes[order], isDone: true },
+      { name: 'order', word: 'Order', note: order === null ? '' : (orderNotes[order] ?? order.replace(/^own:/, '')), isDone: true },
       { name: 'press', word: 'Press', note: nested === null || matches === null ? '' : matches === 0 ? 'nothing to match' : `${nested} of ${matches} nest`, isDone: sewn > 0 },
       { name: 'joins', word: 'Joins', note: '', isDone: sewn > 0 },
       { name: 'machine', word: 'Machine', note: !isKnown ? '' : sewn === seams ? 'all sewn' : `${sewn} of ${counted(seams, 'seam')} sewn`, isDone: isKnown && sewn === seams },

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useId } from 'vue'
-import type { CrossingShown, FaceShown, FlapShown, JoinShown, Place } from '@/api/types'
+import { computed, nextTick, ref, useId, watch } from 'vue'
+import type { CrossingShown, FaceShown, FlapShown, JoinShown, Place, TurnNotPossible } from '@/api/types'
 import { allowance, mixed, wrongSide } from './colour'
-import { boxRound, fromTheBack, middle, pointsText, pressAngle, rulerMarks, stretches } from './geometry'
+import { along, boxRound, directionAngle, fromTheBack, middle, pointsText, pressAngle, rulerMarks, stretches } from './geometry'
 import StateMark from './StateMark.vue'
 import { nestingWords } from './words'
 
@@ -12,7 +12,7 @@ const props = withDefaults(
     face: FaceShown
     flaps: FlapShown[]
     joins: JoinShown[]
-    crossings: CrossingShown[]
+    crossings: (CrossingShown & { isMeant?: boolean })[]
     /** Show only the part of the block these patches take up; the whole when left out. */
     patches?: number[]
     selected?: number | null
@@ -21,10 +21,12 @@ const props = withDefaults(
     pixels?: number
     /** Whether seams can be chosen and flipped here. */
     isLive?: boolean
+    /** A crossing that cannot turn as asked, and how its seams would have to lie. */
+    turn?: TurnNotPossible | null
   }>(),
-  { patches: undefined, selected: null, highlighted: () => [], pixels: 480, isLive: true },
+  { patches: undefined, selected: null, highlighted: () => [], pixels: 480, isLive: true, turn: null },
 )
-const emit = defineEmits<{ select: [join: number]; flip: [join: number]; release: [join: number]; look: [at: Place] }>()
+const emit = defineEmits<{ select: [join: number]; flip: [join: number, stretch: number]; look: [at: Place] }>()
 
 /** What is shown, seen from the back, finished size. */
 const box = computed(() => {
@@ -97,24 +99,51 @@ function label(join: JoinShown): string {
 
 const root = ref<SVGSVGElement | null>(null)
 
-/** One stop for the Tab key; the arrow keys go from seam to seam. */
-async function onKey(event: KeyboardEvent, id: number) {
-  const last = props.joins.length - 1
-  const next = { ArrowRight: id + 1, ArrowDown: id + 1, ArrowLeft: id - 1, ArrowUp: id - 1, Home: 0, End: last }[event.key]
-  if (next !== undefined) {
-    event.preventDefault()
-    const target = Math.min(last, Math.max(0, next))
-    emit('select', target)
-    await nextTick()
-    root.value?.querySelector<SVGGElement>(`.seam[data-join="${target}"]`)?.focus()
-  } else if (event.key === ' ' || event.key === 'Enter') {
-    event.preventDefault()
-    emit('flip', id)
-  } else if (event.key.toLowerCase() === 'l') {
-    event.preventDefault()
-    emit('release', id)
-  }
+/** Where seams lie close, arrows and marks are drawn small and grow near the pointer and the seam looked at. */
+const isDense = computed(() => {
+  const lengths = props.joins.map((join) => Math.hypot(join.to[0] - join.from[0], join.to[1] - join.from[1]) / (join.divisions.length + 1))
+  return lengths.reduce((sum, length) => sum + length, 0) / Math.max(1, lengths.length) < 42 * scale.value
+})
+const pointer = ref<Place | null>(null)
+const isNear = (at: Place, to: Place | null) => to !== null && Math.hypot(at[0] - to[0], at[1] - to[1]) < 52 * scale.value
+const grown = (at: Place) => (!isDense.value || isNear(at, pointer.value) || isNear(at, looked.value) ? 1 : 0.45)
+const looked = computed<Place | null>(() => {
+  const join = props.selected === null ? undefined : props.joins[props.selected]
+  return join === undefined ? null : back(middle(join.from, join.to))
+})
+
+function follow(event: PointerEvent) {
+  const matrix = isDense.value ? root.value?.getScreenCTM() : null
+  if (!matrix) return
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+  pointer.value = [at.x, at.y]
 }
+
+/** The crossing that cannot turn, with an arrow on each seam as it would have to lie. */
+const asked = computed(() => {
+  if (props.turn === null) return null
+  const at = back(props.turn.at)
+  return {
+    at,
+    arrows: props.turn.needs.flatMap((need) => {
+      const join = props.joins[need.join]
+      if (join === undefined) return []
+      const far = [join.from, join.to].map(back).reduce((most, end) => (Math.hypot(end[0] - at[0], end[1] - at[1]) > Math.hypot(most[0] - at[0], most[1] - at[1]) ? end : most))
+      const share = Math.min(0.5, (46 * scale.value) / Math.hypot(far[0] - at[0], far[1] - at[1]))
+      return [{ at: along(at, far, share), angle: directionAngle(join, need.press, true) }]
+    }),
+  }
+})
+
+// The focus goes with the seam that is looked at, where it was on a seam before.
+watch(
+  () => props.selected,
+  async (selected) => {
+    if (!(document.activeElement instanceof SVGElement) || !root.value?.contains(document.activeElement)) return
+    await nextTick()
+    root.value.querySelector<SVGGElement>(`.seam[data-join="${selected}"]`)?.focus()
+  },
+)
 </script>
 
 <template>
@@ -125,6 +154,8 @@ async function onKey(event: KeyboardEvent, id: number) {
     preserveAspectRatio="xMidYMid meet"
     role="group"
     :aria-label="`Back of ${name}, with ${joins.length} seams`"
+    @pointermove="follow"
+    @pointerleave="pointer = null"
   >
     <g v-if="!patches" class="ruler" :font-size="scale * 13" aria-hidden="true">
       <template v-for="mark in across" :key="`x${mark}`">
@@ -155,7 +186,6 @@ async function onKey(event: KeyboardEvent, id: number) {
       :aria-label="isLive ? label(seam.join) : undefined"
       :aria-pressed="isLive ? isChosen(seam.join) : undefined"
       @click="isLive && emit('select', seam.join.id)"
-      @keydown="isLive && onKey($event, seam.join.id)"
     >
       <line class="reach" :x1="seam.from[0]" :y1="seam.from[1]" :x2="seam.to[0]" :y2="seam.to[1]" :stroke-width="scale * 16" />
       <line class="glow" :x1="seam.from[0]" :y1="seam.from[1]" :x2="seam.to[0]" :y2="seam.to[1]" :stroke-width="scale * 7" />
@@ -175,9 +205,8 @@ async function onKey(event: KeyboardEvent, id: number) {
       class="arrows"
       :class="{ chosen: isChosen(seam.join), 'in-pile': isInPile(seam.join), strong: isStrong(seam.join.id), live: isLive }"
       aria-hidden="true"
-      @click.stop="isLive && emit('flip', seam.join.id)"
     >
-      <g v-for="(arrow, i) in seam.arrows" :key="i" :transform="`translate(${arrow.at[0]} ${arrow.at[1]}) scale(${scale * (isLive ? 1 : 1.8)})`">
+      <g v-for="(arrow, i) in seam.arrows" :key="i" :data-stretch="`${seam.join.id}.${i}`" :transform="`translate(${arrow.at[0]} ${arrow.at[1]}) scale(${scale * (isLive ? grown(arrow.at) : 1.8)})`" @click.stop="isLive && emit('flip', seam.join.id, i)">
         <circle class="reach" r="17" />
         <path v-if="arrow.angle !== null" class="arrow" :transform="`rotate(${arrow.angle})`" d="M-10 -2.2 H2 V-7 L11 0 L2 7 V2.2 H-10 Z" />
         <path v-else class="arrow open" d="M-9 0 L-3 -5 V-1.5 H3 V-5 L9 0 L3 5 V1.5 H-3 V5 Z" />
@@ -196,10 +225,14 @@ async function onKey(event: KeyboardEvent, id: number) {
       @click.stop="emit('look', [face.width - crossing.at[0], crossing.at[1]])"
     >
       <title>{{ nestingWords[crossing.kind].word }}: {{ nestingWords[crossing.kind].means }}</title>
-      <StateMark :kind="crossing.kind" :at="crossing.at" :size="scale * 24" />
+      <StateMark :kind="crossing.kind" :at="crossing.at" :size="scale * 24 * (crossing.kind === 'nested' ? grown(crossing.at) : 1)" />
+    </g>
+    <g v-if="asked" class="turn" aria-hidden="true">
+      <circle :cx="asked.at[0]" :cy="asked.at[1]" :r="scale * 20" :stroke-width="scale * 3" />
+      <g v-for="(arrow, i) in asked.arrows" :key="i" :transform="`translate(${arrow.at[0]} ${arrow.at[1]}) scale(${scale * 1.4})`"><path class="arrow" :transform="`rotate(${arrow.angle ?? 0})`" d="M-10 -2.2 H2 V-7 L11 0 L2 7 V2.2 H-10 Z" /></g>
     </g>
     <template v-for="crossing in marks" :key="`w${crossing.join}:${crossing.text.join()}`">
-      <text v-if="crossing.kind !== 'nested'" class="crossing-word" :class="crossing.kind" :x="crossing.at[0]" :y="crossing.at[1] - scale * 15" :font-size="scale * 14" text-anchor="middle">
+      <text v-if="crossing.kind !== 'nested' && !crossing.isMeant" class="crossing-word" :class="crossing.kind" :x="crossing.at[0]" :y="crossing.at[1] - scale * 15" :font-size="scale * 14" text-anchor="middle">
         {{ nestingWords[crossing.kind].word }}
       </text>
     </template>

@@ -10,11 +10,15 @@ import { awaited, fileAddress, stopPlanning } from '@/api/client'
 import type { Place, PressStyle, RestOfSeams } from '@/api/types'
 import PlanningNote from '@/components/PlanningNote.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import AdvicePanel from '@/components/press/AdvicePanel.vue'
+import BesidePanel from '@/components/press/BesidePanel.vue'
+import RulesPanel from '@/components/press/RulesPanel.vue'
 import SeamPanel from '@/components/SeamPanel.vue'
 import StationRail from '@/components/StationRail.vue'
 import StepStrip from '@/components/StepStrip.vue'
 import StyleComparison from '@/components/StyleComparison.vue'
 import TotalsPanel from '@/components/TotalsPanel.vue'
+import { useStationKeys } from '@/composables/useStationKeys'
 import { railOf, useStations } from '@/composables/useStations'
 import BlockBack from '@/drawing/BlockBack.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
@@ -26,18 +30,29 @@ import { usePressStore } from '@/stores/press'
 
 const props = defineProps<{ block: number }>()
 
+const tabs = [
+  { name: 'seam', word: 'Seam' },
+  { name: 'words', word: 'In words' },
+  { name: 'advice', word: 'Advice' },
+  { name: 'beside', word: 'Compare' },
+] as const
+type Tab = (typeof tabs)[number]['name']
+
 const press = usePressStore()
 const step = ref<number | null>(null)
 const lookedAt = ref<Place | null>(null)
 const isPlyMap = ref(false)
+const tab = ref<Tab>('seam')
+/** Seams that a rule or an advice speaks of, while it is looked at. */
+const pointed = ref<number[]>([])
 const schools = Object.entries(styleWords) as [PressStyle, string][]
 
 watch(() => props.block, (block) => press.open(block), { immediate: true })
 
 const shown = computed(() => press.shown)
 const stations = useStations(computed(() => railOf(shown.value)))
-const highlighted = computed(() => (step.value === null ? [] : (shown.value?.steps[step.value]?.joins ?? [])))
-const onFace = computed(() => (step.value === null ? (press.selected?.pile ?? []) : highlighted.value))
+const highlighted = computed(() => (pointed.value.length > 0 ? pointed.value : step.value === null ? [] : (shown.value?.steps[step.value]?.joins ?? [])))
+const onFace = computed(() => (step.value === null && pointed.value.length === 0 ? (press.selected?.pile ?? []) : highlighted.value))
 
 /** The junction looked at through the lens: the one clicked, else the thickest. */
 const junction = computed(() => {
@@ -64,6 +79,52 @@ function select(join: number) {
   step.value = null
   void press.select(join)
 }
+
+/** Where seams may change sides on their way a click flips the stretch, else the whole seam. */
+function flip(join: number, stretch: number) {
+  const seam = shown.value?.joins[join]
+  if (seam && seam.press.length > 1 && seam.press[stretch] !== 'open' && (shown.value?.style === 'nest-furl' || new Set(seam.press).size > 1)) void press.flipStretch(join, stretch)
+  else void press.flip(join)
+}
+
+function chooseTab(next: Tab) {
+  tab.value = next
+  pointed.value = []
+}
+
+function onTabKey(event: KeyboardEvent) {
+  const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
+  if (by === undefined) return
+  event.preventDefault()
+  event.stopPropagation()
+  const at = (tabs.findIndex((one) => one.name === tab.value) + by + tabs.length) % tabs.length
+  chooseTab((tabs[at] ?? tabs[0]).name)
+  document.getElementById(`tab-${tab.value}`)?.focus()
+}
+
+const go = (by: number) => {
+  const all = shown.value?.joins.length ?? 0
+  if (all > 0) select(Math.min(all - 1, Math.max(0, (press.selectedId ?? -by) + by)))
+}
+const withSeam = (act: (join: number) => unknown) => () => {
+  if (press.selectedId !== null && step.value === null) act(press.selectedId)
+}
+
+useStationKeys(() => [
+  { key: 'ArrowRight', words: 'next seam', act: () => go(1) },
+  { key: 'ArrowDown', words: 'next seam', act: () => go(1) },
+  { key: 'ArrowLeft', words: 'seam before', act: () => go(-1) },
+  { key: 'ArrowUp', words: 'seam before', act: () => go(-1) },
+  { key: 'Home', words: 'first seam', act: () => select(0) },
+  { key: 'End', words: 'last seam', act: () => select((shown.value?.joins.length ?? 1) - 1) },
+  { key: ' ', words: 'flip it', act: withSeam(press.flip) },
+  { key: 'Enter', words: 'flip it', act: withSeam(press.flip) },
+  { key: 'o', words: 'press it open', act: withSeam((join) => press.lock(join, ['open'])) },
+  { key: 'l', words: 'let it go', act: withSeam(press.release) },
+  { key: 'z', control: true, words: 'undo', act: press.undo },
+  { key: 'z', control: true, shift: true, words: 'redo', act: press.redo },
+  { key: 'y', control: true, words: 'redo', act: press.redo },
+])
 </script>
 
 <template>
@@ -83,7 +144,7 @@ function select(join: number) {
         <p class="saved soft" role="status">{{ press.problem ? 'Not saved' : press.isSaving ? 'Saving' : 'Saved' }}</p>
       </header>
       <ProblemNote v-if="press.problem" class="problem" :text="press.problem" @close="press.problem = null">
-        <ElButton @click="press.open(block)">Load it again</ElButton>
+        <ElButton v-if="press.turn === null" @click="press.open(block)">Load it again</ElButton>
       </ProblemNote>
       <section class="face">
         <h2>Face <span class="soft">as it will hang</span></h2>
@@ -99,11 +160,15 @@ function select(join: number) {
       <section class="back">
         <h2 class="back-title">
           Back <span class="soft">{{ isPlyMap ? 'layers of cloth; figures are the most at each crossing' : shown.joins.length > 800 ? 'the arrow of the seam you look at; marks where crossings do not nest' : 'arrows show where the allowances lie' }}</span>
+          <span class="back-and-forth" role="group" aria-label="Undo and redo">
+            <button type="button" class="link-button" :disabled="shown.undo === null || press.isSaving" :title="shown.undo ? `Undo: ${shown.undo} (Ctrl Z)` : 'Nothing to undo'" @click="press.undo">Undo</button>
+            <button type="button" class="link-button" :disabled="shown.redo === null || press.isSaving" :title="shown.redo ? `Redo: ${shown.redo} (Ctrl Y)` : 'Nothing to redo'" @click="press.redo">Redo</button>
+          </span>
           <button type="button" class="link-button turn" :aria-pressed="isPlyMap" @click="isPlyMap = !isPlyMap">{{ isPlyMap ? 'Show the cloth' : 'Show the layers' }}</button>
         </h2>
         <div class="picture">
           <PlyMap v-if="isPlyMap" :face="shown.face" :flaps="shown.flaps" :junctions="shown.junctions" :name="shown.block.name" :pixels="520" />
-          <BlockBack v-else :name="shown.block.name" :face="shown.face" :flaps="shown.flaps" :joins="shown.joins" :crossings="shown.crossings" :selected="step === null ? press.selectedId : null" :highlighted="highlighted" :pixels="520" @select="select" @flip="press.flip" @release="press.release" @look="lookedAt = $event" />
+          <BlockBack v-else :name="shown.block.name" :face="shown.face" :flaps="shown.flaps" :joins="shown.joins" :crossings="shown.crossings" :selected="step === null ? press.selectedId : null" :highlighted="highlighted" :pixels="520" :turn="press.turn" @select="select" @flip="flip" @look="lookedAt = $event" />
         </div>
       </section>
       <section class="strip">
@@ -112,19 +177,32 @@ function select(join: number) {
       </section>
     </main>
     <aside v-if="shown" class="side">
-      <SeamPanel v-if="press.selected" :join="press.selected" :choices="press.choices" :totals="shown.totals" :is-busy="press.isSaving" @choose="press.lock(press.selected.id, $event)" @release="press.release(press.selected.id)" />
-      <section v-if="shown.locks > 0" class="rest" aria-label="The other seams">
-        <p>{{ counted(shown.locks, 'seam is', 'seams are') }} locked. The others</p>
-        <ElRadioGroup :model-value="shown.rest" aria-label="The other seams" @update:model-value="press.chooseRest($event as RestOfSeams)">
-          <ElRadioButton value="stays">stay put</ElRadioButton>
-          <ElRadioButton value="follows">follow</ElRadioButton>
-        </ElRadioGroup>
-        <ElButton link class="all" @click="press.releaseAll">Release all locks</ElButton>
-      </section>
-      <p v-if="shown.locksAsleep > 0" class="rest">{{ counted(shown.locksAsleep, 'lock fits', 'locks fit') }} no seam of the block as it is drawn now. {{ shown.locksAsleep === 1 ? 'It holds' : 'They hold' }} again when the seam is back. <button type="button" class="link-button" @click="press.releaseAsleep">Let {{ shown.locksAsleep === 1 ? 'it' : 'them' }} go</button></p>
-      <TotalsPanel :totals="shown.totals" :before="shown.withoutLocks" />
+      <div class="tabs" role="tablist" aria-label="What to look at" @keydown="onTabKey">
+        <button v-for="one in tabs" :id="`tab-${one.name}`" :key="one.name" type="button" role="tab" :aria-selected="tab === one.name" :aria-controls="`panel-${one.name}`" :tabindex="tab === one.name ? 0 : -1" @click="chooseTab(one.name)">{{ one.word }}</button>
+      </div>
+      <div :id="`panel-${tab}`" role="tabpanel" :aria-labelledby="`tab-${tab}`" class="panel">
+        <RulesPanel v-if="tab === 'words'" :block="block" :plan="shown.plan" :rows="shown.rows" :subjects="shown.subjects" :rules="shown.rules" :fabrics="shown.face.fabrics" :seam="press.selected" :is-busy="press.isSaving" @keep="press.keepRules" @point="pointed = $event" />
+        <AdvicePanel v-else-if="tab === 'advice'" :block="block" :plan="shown.plan" :style="shown.style" :proposal="shown.proposal" :opened="shown.opened" :look-alikes="shown.lookAlikes" :is-busy="press.isSaving" @lock="press.lockAll" @piles="press.choosePiles({ twoPiles: $event })" @school="press.chooseStyle" @lump="press.chooseStyle(shown.style, $event)" @look="lookedAt = $event" @point="pointed = $event" />
+        <template v-else-if="tab === 'beside'">
+          <BesidePanel :block="block" :version="shown.block.version" :own-way="shown.ownWay" :has-own="shown.locks > 0 || shown.rules.some((rule) => rule.on)" :is-busy="press.isSaving" @choose="press.chooseWay" @look="lookedAt = $event" />
+          <StyleComparison :block="block" :version="shown.block.version" :order="shown.order" :chosen="shown.style" @choose="press.chooseStyle" @piles="press.choosePiles" />
+        </template>
+        <template v-else>
+          <SeamPanel v-if="press.selected" :join="press.selected" :choices="press.choices" :totals="shown.totals" :is-busy="press.isSaving" @choose="press.lock(press.selected.id, [$event])" @stretch="press.flipStretch(press.selected.id, $event)" @release="press.release(press.selected.id)" />
+          <p v-if="!shown.ownWay" class="rest">The planner's way is sewn; your own locks and rules rest. Pressing a seam yourself wakes them. <button type="button" class="link-button" @click="press.chooseWay(true)">Sew it my way</button></p>
+          <section v-else-if="shown.locks > 0" class="rest" aria-label="The other seams">
+            <p>{{ counted(shown.locks, 'seam is', 'seams are') }} locked. The others</p>
+            <ElRadioGroup :model-value="shown.rest" aria-label="The other seams" @update:model-value="press.chooseRest($event as RestOfSeams)">
+              <ElRadioButton value="stays">stay put</ElRadioButton>
+              <ElRadioButton value="follows">follow</ElRadioButton>
+            </ElRadioGroup>
+            <ElButton link class="all" @click="press.releaseAll">Release all locks</ElButton>
+          </section>
+          <p v-if="shown.locksAsleep > 0" class="rest">{{ counted(shown.locksAsleep, 'lock fits', 'locks fit') }} no seam of the block as it is drawn now. {{ shown.locksAsleep === 1 ? 'It holds' : 'They hold' }} again when the seam is back. <button type="button" class="link-button" @click="press.releaseAsleep">Let {{ shown.locksAsleep === 1 ? 'it' : 'them' }} go</button></p>
+        </template>
+      </div>
+      <TotalsPanel :totals="shown.totals" :before="shown.withoutLocks" :crossings="shown.crossings" />
       <p v-if="habit" class="habit">{{ habit }}</p>
-      <StyleComparison :block="block" :version="shown.block.version" :order="shown.order" :chosen="shown.style" @choose="press.chooseStyle" @piles="press.choosePiles" />
       <p class="soft proof"><a :href="fileAddress(block)" download>Keep the block as a file</a></p>
       <p class="soft proof" :data-proved="shown.proved">{{ shown.says }}</p>
       <PlanningNote v-if="shown.planning" :search="shown.planning" has-plan @stop="press.stopSearch" @on="press.searchOn" />
@@ -165,6 +243,7 @@ header {
 }
 
 .schools {
+  flex: none;
   margin-left: auto;
 }
 
@@ -172,9 +251,11 @@ header {
   padding: 13px 13px;
 }
 
-.turn {
-  float: right;
+.back-title .link-button {
   margin: -10px 0 -12px;
+}
+
+.turn {
   padding: 0 4px;
   font-size: 16px;
   font-weight: 400;
@@ -261,6 +342,52 @@ h2 .soft {
   background: var(--paper);
   border-left: 1px solid var(--hair);
   overflow-y: auto;
+}
+
+.tabs {
+  display: grid;
+  grid-template-columns: repeat(4, auto);
+  margin: -6px 0 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.tabs button {
+  min-height: 44px;
+  padding: 4px 2px;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  cursor: pointer;
+}
+
+.tabs button[aria-selected='true'] {
+  border-bottom-color: var(--thread);
+  font-weight: 650;
+}
+
+.side > .panel {
+  margin-top: 14px;
+  padding-top: 0;
+  border-top: 0;
+}
+
+.panel > * + * {
+  margin-top: 14px;
+}
+
+.back-and-forth {
+  display: flex;
+  gap: 14px;
+  margin-left: auto;
+  font-size: 16px;
+  font-weight: 400;
+}
+
+.back-title {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 10px;
+  align-items: baseline;
 }
 
 .side > * + * {
@@ -357,6 +484,17 @@ h2 .soft {
     gap: 0 32px;
     border-left: 0;
     border-top: 1px solid var(--hair);
+  }
+
+  .side > .tabs {
+    grid-column: 1 / -1;
+    margin-bottom: 14px;
+  }
+
+  .side > .panel {
+    grid-column: 1;
+    grid-row: 2 / span 6;
+    margin-top: 0;
   }
 
   .side > * + * {

@@ -20,7 +20,7 @@ import WallGrid from '@/components/wall/WallGrid.vue'
 import WholePanel from '@/components/wall/WholePanel.vue'
 import { useDrawingBoard } from '@/composables/useDrawingBoard'
 import { useRail, useStations } from '@/composables/useStations'
-import { useWallKeys, type WallKey } from '@/composables/useWallKeys'
+import { useStationKeys, type StationKey } from '@/composables/useStationKeys'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
 import { useRoute, useRouter } from 'vue-router'
@@ -158,7 +158,7 @@ const arrows: [string, number, number][] = [
 const board = useDrawingBoard((patch, fabricAt) => paint(patch, fabrics.value[fabricAt]?.key))
 
 /** The same at the wall and at the drawing board. */
-const everywhere: WallKey[] = [
+const everywhere: StationKey[] = [
   { key: 'f', words: 'next fabric', act: () => stepFabric(1) },
   { key: 'f', shift: true, words: 'fabric before', act: () => stepFabric(-1) },
   { key: 'p', words: 'paint patches, or stop', act: togglePainting },
@@ -168,7 +168,7 @@ const everywhere: WallKey[] = [
   { key: 'y', control: true, words: 'do again', act: wall.redo },
   { key: '?', words: 'show the keys', act: () => help.value?.show() },
 ]
-const wallKeys = computed<WallKey[]>(() => [
+const wallKeys = computed<StationKey[]>(() => [
   ...arrows.map(([key, down, right]) => ({ key, words: 'go from unit to unit', act: go(down, right, false) })),
   ...arrows.map(([key, down, right]) => ({ key, shift: true, words: 'choose several', act: go(down, right, true) })),
   ...arrows.map(([key, down, right]) => ({ key, control: true, words: 'move what is chosen', act: () => wall.carry(down, right) })),
@@ -195,7 +195,7 @@ const wallKeys = computed<WallKey[]>(() => [
   { key: 'v', control: true, words: 'paste', act: wall.paste },
 ])
 const keys = computed(() => (wall.board === null ? [...wallKeys.value, ...everywhere] : [...board.keys.value, ...everywhere]))
-useWallKeys(() => keys.value)
+useStationKeys(() => keys.value)
 
 const lastKind = ref('flying-geese')
 

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { pressAfter } from '@/api/changes'
 import * as api from '@/api/client'
-import type { JoinShown, PileChoice, PlanningShown, PressChanged, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices } from '@/api/types'
+import type { JoinShown, LockAsked, PileChoice, PlanningShown, PressChanged, PressDirection, PressShown, PressStyle, RestOfSeams, SeamChoices, TurnNotPossible } from '@/api/types'
 
 /** Milliseconds between two looks at a search. */
 const LOOK = 1500
@@ -17,6 +17,8 @@ export const usePressStore = defineStore('press', () => {
   const selectedId = ref<number | null>(null)
   const choices = shallowRef<SeamChoices | null>(null)
   const problem = ref<string | null>(null)
+  /** The crossing at which what was asked cannot turn, and how its seams would have to lie. */
+  const turn = shallowRef<TurnNotPossible | null>(null)
   const waiting = ref(0)
 
   const selected = computed<JoinShown | null>(() => shown.value?.joins[selectedId.value ?? -1] ?? null)
@@ -42,11 +44,28 @@ export const usePressStore = defineStore('press', () => {
   /** Presses the seam the other way and locks it so. */
   async function flip(join: number) {
     const seam = shown.value?.joins[join]
-    if (seam) await lock(join, seam.press[0] === 'left' ? 'right' : 'left')
+    if (seam) await lock(join, [other(seam.press[0])])
   }
 
-  const lock = (join: number, direction: PressDirection) =>
-    change((block, version) => api.lockSeam(block, version, join, direction), join)
+  /** One stretch of it only: it changes sides at the crossings before and after. */
+  async function flipStretch(join: number, stretch: number) {
+    const seam = shown.value?.joins[join]
+    if (seam) await lock(join, seam.press.map((press, i) => (i === stretch ? other(press) : press)))
+  }
+
+  const other = (press: PressDirection | undefined): PressDirection => (press === 'left' ? 'right' : 'left')
+
+  const lock = (join: number, directions: PressDirection[]) => change((block, version) => api.lockSeam(block, version, join, directions), join)
+
+  const lockAll = (locks: LockAsked[]) => change((block, version) => api.lockSeams(block, version, locks))
+
+  const keepRules = (rules: { text: string; on: boolean }[]) => change((block, version) => api.keepRules(block, version, rules))
+
+  const chooseWay = (own: boolean) => change((block, version) => api.chooseWay(block, version, own))
+
+  const undo = () => (shown.value?.undo ? change(api.undoPress) : Promise.resolve())
+
+  const redo = () => (shown.value?.redo ? change(api.redoPress) : Promise.resolve())
 
   const release = (join: number) => change((block, version) => api.releaseSeam(block, version, join), join)
 
@@ -56,7 +75,7 @@ export const usePressStore = defineStore('press', () => {
 
   const chooseRest = (rest: RestOfSeams) => change((block, version) => api.chooseRest(block, version, rest))
 
-  const chooseStyle = (style: PressStyle) => change((block, version) => api.chooseStyle(block, version, style))
+  const chooseStyle = (style: PressStyle, lump?: number) => change((block, version) => api.chooseStyle(block, version, style, lump))
 
   const choosePiles = (choice: PileChoice) => change((block, version) => api.choosePiles(block, version, choice))
 
@@ -107,17 +126,19 @@ export const usePressStore = defineStore('press', () => {
 
   async function told(work: () => Promise<void>) {
     problem.value = null
+    turn.value = null
     waiting.value += 1
     try {
       await work()
     } catch (error) {
       problem.value = error instanceof Error ? error.message : String(error)
+      turn.value = error instanceof api.ProblemError ? error.turn : null
     } finally {
       waiting.value -= 1
     }
   }
 
-  return { shown, selectedId, selected, choices, problem, isSaving, open, select, flip, lock, release, releaseAll, releaseAsleep, stopSearch, searchOn, chooseRest, chooseStyle, choosePiles }
+  return { shown, selectedId, selected, choices, problem, turn, isSaving, open, select, flip, flipStretch, lock, lockAll, keepRules, chooseWay, undo, redo, release, releaseAll, releaseAsleep, stopSearch, searchOn, chooseRest, chooseStyle, choosePiles }
 })
 
 /** A seam of the block's own rows is the one worth looking at first. */

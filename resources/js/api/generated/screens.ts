@@ -234,6 +234,8 @@ export interface JoinTold {
   pile: number | null
   /** Whether it is a seam inside a unit, not one of the block's own rows. */
   isOfUnit: boolean
+  /** Of the block, in which the unit lies that it is a seam of. */
+  cell: [number, number] | null
   /** Of the unit it lies in. */
   place: string | null
   from: Place
@@ -570,6 +572,8 @@ export interface RowTold {
   way: string
   why: string | null
   joins: number[]
+  /** A rule for this row alone, with % for the way. */
+  say: string
 }
 /** What can be pointed at to make a rule; a rule is the subject, a colon and a way. */
 export interface RuleSubject {

@@ -2,10 +2,10 @@
 import { computed, ref } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
-import type { WallKey } from '@/composables/useWallKeys'
+import type { StationKey } from '@/composables/useStationKeys'
 
 /** The keys of the wall, each with what it does. */
-const props = defineProps<{ keys: WallKey[] }>()
+const props = defineProps<{ keys: StationKey[] }>()
 defineExpose({ show: () => dialog.value?.showModal() })
 
 const dialog = ref<HTMLDialogElement | null>(null)

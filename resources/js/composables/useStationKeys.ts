@@ -1,6 +1,6 @@
 import { onBeforeUnmount, onMounted } from 'vue'
 
-export interface WallKey {
+export interface StationKey {
   /** As a keyboard event names it: "t", "ArrowUp", "?". */
   key: string
   /** Control on most keyboards, Command on some. */
@@ -10,7 +10,7 @@ export interface WallKey {
   act: () => void
 }
 
-/** Where a key is typed into something else, it is not meant for the wall. */
+/** Where a key is typed into something else, it is not meant for the station. */
 const isElsewhere = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('dialog') !== null)
 
@@ -18,19 +18,19 @@ const isElsewhere = (target: EventTarget | null): boolean =>
 const isPress = (event: KeyboardEvent): boolean =>
   (event.key === 'Enter' || event.key === ' ') && event.target instanceof HTMLElement && event.target.closest('button, a, summary') !== null
 
-export function keyFor(keys: WallKey[], event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey'> & { code?: string }): WallKey | undefined {
+export function keyFor(keys: StationKey[], event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey'> & { code?: string }): StationKey | undefined {
   if (event.altKey) return undefined
   const control = event.ctrlKey || event.metaKey
   // With Shift a digit's key writes something else on most keyboards, so it is known by its place.
   const digit = event.shiftKey ? /^(?:Digit|Numpad)(\d)$/.exec(event.code ?? '')?.[1] : undefined
   const name = digit ?? (event.key.length === 1 ? event.key.toLowerCase() : event.key)
   // "?" and digits are made with Shift on some keyboards and without on others.
-  const isFree = (key: WallKey) => key.key.length === 1 && !/[a-z0-9]/.test(key.key)
+  const isFree = (key: StationKey) => key.key.length === 1 && !/[a-z0-9]/.test(key.key)
   return keys.find((key) => key.key === name && (key.control ?? false) === control && (isFree(key) || (key.shift ?? false) === event.shiftKey))
 }
 
-/** Listens for the wall's keys as long as the screen is there. */
-export function useWallKeys(keys: () => WallKey[]) {
+/** Listens for a station's keys as long as the screen is there. */
+export function useStationKeys(keys: () => StationKey[]) {
   const listen = (event: KeyboardEvent) => {
     if (isElsewhere(event.target) || isPress(event)) return
     const found = keyFor(keys(), event)
