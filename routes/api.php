@@ -15,6 +15,7 @@ use App\Http\Controllers\LockController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\MeantController;
 use App\Http\Controllers\OrderController;
+use App\Http\Controllers\OwnOrderController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PilesController;
 use App\Http\Controllers\PlanController;
@@ -58,6 +59,9 @@ Route::prefix('blocks/{block}')->group(static function (): void {
     Route::get('file', BlockFileController::class);
     Route::post('copy', CopyController::class);
     Route::get('orders', [OrderController::class, 'index']);
+    Route::post('orders/grow', [OwnOrderController::class, 'grow']);
+    Route::put('orders/own', [OwnOrderController::class, 'store']);
+    Route::delete('orders/own', [OwnOrderController::class, 'destroy']);
     Route::put('order', [OrderController::class, 'store']);
     Route::get('plan', PlanController::class);
     Route::get('rail', RailController::class);

@@ -49,6 +49,11 @@ final class OrderNotPossible extends \DomainException implements KeenSeamProblem
         return new self(sprintf('The small grid at "%s" is sewn as one; its patches take no order of their own. Name it as a cell.', $cell));
     }
 
+    public static function noUnit(): self
+    {
+        return new self('That is no single unit of several patches. Choose a unit that is not sewn to another yet.');
+    }
+
     /**
      * @param list<string> $a
      * @param list<string> $b

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Assembly;
 
 use KeenSeam\Core\Assembly\Internal\AssemblyShape;
+use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Grain;
 use KeenSeam\Core\Measure\Length;
@@ -37,28 +38,34 @@ final readonly class OrderReport
 
     public static function of(Construction $construction): self
     {
+        return self::ofJoins($construction->face, $construction->joins);
+    }
+
+    /** @param list<Join> $all the parts of each before it */
+    public static function ofJoins(Face $face, array $all): self
+    {
         $matchPoints = $bias = 0;
         $longest = 0.0;
         $batches = $trips = [];
-        foreach ($construction->joins as $join) {
+        foreach ($all as $join) {
             $direction = $join->seam->direction();
             $matchPoints += count($join->matchPoints());
             $bias += $direction->x !== 0 && $direction->y !== 0 ? 1 : 0;
             $longest = max($longest, $join->seam->length());
             $parts = array_filter($join->children(), static fn (Assembly $part): bool => $part instanceof Join);
-            $batches[$join->id] = 1 + max([0, ...array_map(static fn (Join $part): int => $batches[$part->id], $parts)]);
-            $trips[$join->id] = max([0, ...array_map(
-                static fn (Join $part): int => $trips[$part->id] + (self::isMet($join, $part) ? 1 : 0),
+            $batches[spl_object_id($join)] = 1 + max([0, ...array_map(static fn (Join $part): int => $batches[spl_object_id($part)], $parts)]);
+            $trips[spl_object_id($join)] = max([0, ...array_map(
+                static fn (Join $part): int => $trips[spl_object_id($part)] + (self::isMet($join, $part) ? 1 : 0),
                 $parts,
             )]);
         }
 
         return new self(
-            count($construction->joins),
+            count($all),
             $matchPoints,
             $bias,
-            self::printed($construction, $longest),
-            self::joinsToLearn($construction),
+            self::printed($face, $longest),
+            self::joinsToLearn($face, $all),
             max([0, ...$batches]),
             $trips === [] ? 0 : max($trips) + 1,
             array_values($batches),
@@ -71,19 +78,20 @@ final readonly class OrderReport
         return $later->seam->contains($earlier->seam->from) || $later->seam->contains($earlier->seam->to);
     }
 
-    private static function joinsToLearn(Construction $construction): ?int
+    /** @param list<Join> $all */
+    private static function joinsToLearn(Face $face, array $all): ?int
     {
-        if (count($construction->face->patches) > self::MOST_PATCHES_TO_COMPARE) {
+        if (count($face->patches) > self::MOST_PATCHES_TO_COMPARE) {
             return null;
         }
 
-        return count(array_unique(array_map(AssemblyShape::key(...), $construction->joins)));
+        return count(array_unique(array_map(AssemblyShape::key(...), $all)));
     }
 
-    private static function printed(Construction $construction, float $steps): string
+    private static function printed(Face $face, float $steps): string
     {
-        $lattice = $construction->face->lattice;
-        $grain = $construction->face->block->unit === \KeenSeam\Core\Measure\LengthUnit::Inch ? Grain::Sixteenth : Grain::HalfMillimetre;
+        $lattice = $face->lattice;
+        $grain = $face->block->unit === \KeenSeam\Core\Measure\LengthUnit::Inch ? Grain::Sixteenth : Grain::HalfMillimetre;
         $whole = (int) round($steps);
         $isExact = abs($steps - $whole) < 1e-9;
         // A slanting join has no exact length in fractions; 1/1000 of a step is far below any ruler's mark.

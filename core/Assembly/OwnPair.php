@@ -31,6 +31,11 @@ final readonly class OwnPair
         return new self(self::read($given[0], $depth + 1), self::read($given[1], $depth + 1));
     }
 
+    public static function of(self|string $first, self|string $second): self
+    {
+        return new self($first, $second);
+    }
+
     /** @return list<string> the cells and patches of a part, as they are told */
     public static function leaves(self|string $part): array
     {

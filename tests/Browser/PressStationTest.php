@@ -203,6 +203,33 @@ final class PressStationTest extends BrowserTestCase
         $this->seesText('Sew column 1');
     }
 
+    public function test_an_order_of_ones_own_is_grown_by_mouse_and_keys_and_kept(): void
+    {
+        $this->visit('/blocks/2/order');
+        $this->named('Sew it in an order of your own')->click();
+        $this->find('.apart');
+        $this->clickOn('.part[data-part="0"]');
+        $this->clickOn('.part[data-part="1"]');
+        $this->waitUntil(fn (): bool => count($this->texts('.part')) < 16, 'the two are not sewn');
+        $this->named('Take back Backspace')->click();
+        $this->waitUntil(fn (): bool => count($this->texts('.part')) === 16, 'not taken back');
+        $this->browser->executeScript("document.querySelector('.apart').focus()");
+        foreach ([8, 4, 2, 1] as $left) {
+            $this->press('2');
+            $this->waitUntil(fn (): bool => count($this->texts('.part')) === $left, "not $left parts");
+        }
+        $this->find('.keep input')->clear()->sendKeys('Twos of twos');
+        if (is_string(getenv('KEEN_SEAM_PICTURES'))) {
+            $this->browser->takeScreenshot(getenv('KEEN_SEAM_PICTURES').'/own-order.png');
+        }
+        $this->named('Keep it and sew so')->click();
+        $this->waitUntil(fn (): bool => $this->attribute('.order[data-order="own:Twos of twos"]', 'aria-checked') === 'true', 'not kept');
+        $this->seesText('Twos of twos');
+        $this->visit('/blocks/2/press');
+        $this->find('.totals');
+        $this->seesText('Twos of twos');
+    }
+
     /** @return array{crossing: string, press: string, totals: array<string, string>} */
     private function station(): array
     {

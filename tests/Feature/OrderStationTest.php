@@ -35,6 +35,46 @@ final class OrderStationTest extends TestCase
         self::assertSame(['rows', 1, $sewn], [$rows['order'], $rows['locks'], $rows['seamsSewn']]);
     }
 
+    public function test_an_order_of_her_own_grows_is_kept_and_sewn_at_every_station(): void
+    {
+        $apart = $this->postJson('/api/blocks/2/orders/grow', ['likes' => true])->assertOk()->json();
+        self::assertCount(16, $apart['parts']);
+        $parts = static fn (array $growing): array => array_column($growing['parts'], 'sew');
+        $growing = $apart;
+        for ($i = 0; ! $growing['done'] && $i < 9; ++$i) {
+            $growing = $this->postJson('/api/blocks/2/orders/grow', ['parts' => $parts($growing), 'do' => 'twos', 'likes' => false])->assertOk()->json();
+        }
+        self::assertTrue($growing['done']);
+        $this->postJson('/api/blocks/2/orders/grow', ['parts' => $parts($apart), 'do' => 'sew', 'a' => 0, 'b' => 15, 'likes' => false])->assertUnprocessable()->assertJson(['code' => 'order-not-possible']);
+        $this->postJson('/api/blocks/2/orders/grow', ['do' => 'knit'])->assertUnprocessable();
+
+        $kept = $this->putJson('/api/blocks/2/orders/own', ['name' => 'Twos of twos', 'sew' => $parts($growing)[0]], self::seen(1))->assertOk()->json();
+        self::assertSame(['order' => 'own:Twos of twos', 'version' => 2], $kept);
+        $orders = $this->getJson('/api/blocks/2/orders')->assertOk()->json();
+        self::assertSame(['own:Twos of twos', 'own:Twos of twos'], [$orders['chosen'], $orders['orders'][6]['order']]);
+        self::assertSame($growing['figures'], $orders['orders'][6]['figures']);
+        foreach (['plan', 'rail', 'cutting', 'joins', 'work', 'wall', 'press/advice', 'press/beside'] as $station) {
+            $this->getJson("/api/blocks/2/$station")->assertOk();
+        }
+        self::assertSame(31, $this->getJson('/api/blocks/2/plan')->json('totals.joins'));
+        $file = json_decode((string) $this->get('/api/blocks/2/file')->getContent(), true);
+        self::assertSame(['name' => 'Twos of twos', 'sew' => $parts($growing)[0]], $file['plan']['order']);
+        $brought = $this->call('POST', '/api/blocks', content: json_encode($file, JSON_THROW_ON_ERROR))->assertCreated()->json('id');
+        self::assertSame('own:Twos of twos', $this->getJson("/api/blocks/$brought/plan")->json('order'));
+
+        $this->putJson('/api/blocks/2/orders/own', ['name' => 'Half', 'sew' => ['1,1', '1,2']], self::seen(2))->assertUnprocessable();
+        $this->putJson('/api/blocks/2/orders/own', ['name' => '', 'sew' => $parts($growing)[0]], self::seen(2))->assertUnprocessable();
+        $this->deleteJson('/api/blocks/2/orders/own', ['name' => 'Twos of twos'], self::seen(2))->assertOk()->assertJson(['order' => 'rows']);
+        self::assertCount(6, $this->getJson('/api/blocks/2/orders')->json('orders'));
+    }
+
+    public function test_orders_that_come_out_the_same_say_so(): void
+    {
+        $id = $this->call('POST', '/api/blocks', content: json_encode(Blocks::file('pA pB'), JSON_THROW_ON_ERROR))->json('id');
+        $orders = $this->getJson("/api/blocks/$id/orders")->json('orders');
+        self::assertSame([null, 'By rows', 'By rows'], [$orders[0]['sameAs'], $orders[1]['sameAs'], $orders[5]['sameAs']]);
+    }
+
     public function test_an_order_that_cannot_be_is_refused_and_told_beside_the_others(): void
     {
         $id = $this->call('POST', '/api/blocks', content: json_encode(Blocks::file('pA pB', 'pB pA'), JSON_THROW_ON_ERROR))->json('id');

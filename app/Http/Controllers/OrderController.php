@@ -27,7 +27,7 @@ final readonly class OrderController
         $working = $this->workings->of($block);
         $orders = Sheets::orders($working);
 
-        return new JsonResponse(OrdersDocument::of($block, FaceDocument::kept($working)['face'], $orders));
+        return new JsonResponse(OrdersDocument::of($block, FaceDocument::kept($working)['face'], $orders, OrdersDocument::ownOrders($working->face(), $block->own_orders)));
     }
 
     /** @throws KeenSeamProblem */

@@ -61,6 +61,18 @@ final class ConstructionBuilder
         return new Construction($this->face, $this->order, $root, $this->joins, $this->classes->all($this->firstSeams()), $this->strands);
     }
 
+    /** @return list<Assembly> the units of the block's cells, made and not sewn to each other yet */
+    public function units(): array
+    {
+        return array_map($this->part(...), $this->face->whole->parts);
+    }
+
+    /** @return list<Join> made so far */
+    public function joins(): array
+    {
+        return $this->joins;
+    }
+
     /** @throws SetInSeamNeeded that knows the patches in the way and the units that are made by then */
     private function blockSewing(): SewingOrder
     {

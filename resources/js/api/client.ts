@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TurnNotPossible, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TurnNotPossible, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -42,6 +42,14 @@ export const orders = (block: number) => ask<OrdersShown>('GET', `/blocks/${bloc
 
 export const chooseOrder = (block: number, version: number, order: Order) =>
   ask<OrderChosen>('PUT', `/blocks/${block}/order`, { version, json: { order } })
+
+/** One step on from the parts that stand apart; nothing is kept of it. */
+export const growOrder = (block: number, step: { parts?: unknown[]; do?: 'sew' | 'twos' | 'open'; a?: number; b?: number; likes: boolean }) =>
+  ask<GrowingShown>('POST', `/blocks/${block}/orders/grow`, { json: step })
+
+export const keepOrder = (block: number, version: number, name: string, sew: unknown) => ask<OrderChosen>('PUT', `/blocks/${block}/orders/own`, { version, json: { name, sew } })
+
+export const dropOrder = (block: number, version: number, name: string) => ask<OrderChosen>('DELETE', `/blocks/${block}/orders/own`, { version, json: { name } })
 
 export const styles = (block: number) => ask<StylesShown>('GET', `/blocks/${block}/styles`).then((answer) => answer.styles)
 

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { Order, OrderPossible, OrderShown, OrdersShown } from '@/api/types'
 import GrowthFilm from '@/components/GrowthFilm.vue'
+import OwnOrderBoard from '@/components/OwnOrderBoard.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
 import StrandDiagram from '@/components/StrandDiagram.vue'
@@ -16,6 +17,9 @@ const props = defineProps<{ block: number }>()
 const shown = shallowRef<OrdersShown | null>(null)
 const problem = ref<string | null>(null)
 const isSaving = ref(false)
+const isGrowing = ref(false)
+/** An order of one's own that was taken away just now. */
+const dropped = shallowRef<{ name: string; sew: unknown } | null>(null)
 
 watch(() => props.block, load, { immediate: true })
 
@@ -42,6 +46,37 @@ async function choose(order: Order) {
   })
   isSaving.value = false
   await loadRail()
+}
+
+const possible = computed(() => (shown.value?.orders ?? []).filter(isPossible))
+/** Orders that come out the same are shown once. */
+const rows = computed(() => (shown.value?.orders ?? []).filter((order) => !isPossible(order) || order.sameAs === null || order.order === shown.value?.chosen))
+const same = (order: OrderPossible) => possible.value.filter((other) => other.sameAs === order.words && other.order !== shown.value?.chosen).map((other) => other.words)
+const isOwn = (order: OrderShown) => order.order.startsWith('own:')
+
+async function saved(ask: (block: number, version: number) => Promise<{ order: Order; version: number }>) {
+  const now = shown.value
+  if (now === null || isSaving.value) return
+  isSaving.value = true
+  await told(async () => {
+    await ask(now.block.id, now.block.version)
+    shown.value = await api.orders(props.block)
+  })
+  isSaving.value = false
+  await loadRail()
+}
+
+async function keep(name: string, sew: unknown) {
+  await saved((block, version) => api.keepOrder(block, version, name, sew))
+  if (problem.value === null) {
+    isGrowing.value = false
+    dropped.value = null
+  }
+}
+
+async function drop(order: OrderPossible) {
+  await saved((block, version) => api.dropOrder(block, version, order.words))
+  dropped.value = { name: order.words, sew: order.sew }
 }
 
 async function told(work: () => Promise<void>) {
@@ -76,9 +111,9 @@ const facts = (order: OrderPossible) => [
         <button type="button" class="again" @click="load">Load it again</button>
       </ProblemNote>
       <div class="orders" role="radiogroup" aria-label="Order of sewing">
-        <div v-for="order in shown.orders" :key="order.order">
+        <div v-for="order in rows" :key="order.order">
           <button v-if="isPossible(order)" type="button" class="order" role="radio" :aria-checked="order.order === shown.chosen" :class="{ chosen: order.order === shown.chosen }" :data-order="order.order" @click="choose(order.order)">
-            <span class="name">{{ order.words }}</span>
+            <span class="name">{{ order.words }}<small v-for="words in same(order)" :key="words" class="soft">{{ words }} comes out the same</small></span>
             <StrandDiagram class="diagram" :face="shown.face" :order="order" :pixels="76" />
             <GrowthFilm class="growth" :face="shown.face" :order="order" :frames="5" :pixels="76" />
             <dl>
@@ -88,13 +123,21 @@ const facts = (order: OrderPossible) => [
               </div>
             </dl>
           </button>
-          <div v-else class="order impossible" :data-order="order.order">
+          <p v-if="isPossible(order) && isOwn(order)" class="own"><button type="button" class="link-button" :disabled="isSaving" @click="drop(order)">Take {{ order.words }} away</button></p>
+          <div v-if="!isPossible(order)" class="order impossible" :data-order="order.order">
             <span class="name">{{ order.words }}</span>
             <BlockFace v-if="order.patchesInTheWay.length > 0" class="in-the-way" :face="shown.face" :patches="order.patchesInTheWay" label="The patches in the way" :pixels="76" />
             <p>{{ order.problem }}</p>
           </div>
         </div>
       </div>
+      <p v-if="dropped" class="own" role="status">{{ dropped.name }} is taken away. <button type="button" class="link-button" @click="keep(dropped.name, dropped.sew)">Bring it back</button></p>
+      <button v-if="!isGrowing" type="button" class="link-button" @click="isGrowing = true">Sew it in an order of your own</button>
+      <OwnOrderBoard v-else :block="block" :face="shown.face" :others="possible.filter((order) => order.sameAs === null)" :is-busy="isSaving" @keep="keep" @close="isGrowing = false" />
+      <details v-if="chosen && isPossible(chosen)" class="every-trip">
+        <summary>See every trip to the machine, {{ chosen.words.toLowerCase() }}</summary>
+        <GrowthFilm class="large" :face="shown.face" :order="chosen" :frames="chosen.figures.chainBatches + 1" :pixels="190" />
+      </details>
       <section v-if="classes.length > 0" class="piles" aria-label="Units">
         <h2>Units to make</h2>
         <ul>
@@ -170,6 +213,29 @@ header {
 
 .in-the-way {
   width: 76px;
+}
+
+.name small {
+  display: block;
+  padding-top: 4px;
+  font-size: 15px;
+  font-weight: 400;
+}
+
+.own {
+  padding: 0 12px;
+}
+
+.every-trip summary {
+  min-height: 44px;
+  color: var(--thread);
+  line-height: 44px;
+  cursor: pointer;
+}
+
+.large {
+  flex-wrap: wrap;
+  padding: 8px 0;
 }
 
 .name {

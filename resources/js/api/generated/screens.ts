@@ -791,6 +791,12 @@ export interface PileChoice {
   equalParts?: 'apart' | 'alike'
 }
 export interface OrderPossible {
+  /** Words of an order before it that comes out the same. */
+  sameAs: string | null
+  /** Of one's own order, its nested pairs; else null. */
+  sew: {
+    [k: string]: unknown
+  }
   order: Order
   words: string
   figures: OrderFigures
@@ -810,6 +816,22 @@ export interface OrderPossible {
     count: number
     patches: number[]
   }[]
+}
+/** An order of one's own as it grows. */
+export interface GrowingShown {
+  /** What still stands apart. */
+  parts: {
+    /** Nested lists of two, down to texts. */
+    sew: {
+      [k: string]: unknown
+    }
+    outline: Place[]
+    patches: number[]
+    /** Whether it is a unit that can be taken apart into its patches. */
+    opens: boolean
+  }[]
+  figures: OrderFigures
+  done: boolean
 }
 export interface OrderImpossible {
   order: Order
