@@ -12,6 +12,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
+use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Guide\Take;
 use KeenSeam\Core\Guide\TakenUnits;
 use KeenSeam\Core\Layout\Impostors;
@@ -21,6 +22,7 @@ use KeenSeam\Core\Matching\RawEdges;
 use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Pressing\Back;
+use KeenSeam\Core\Pressing\Furled;
 use KeenSeam\Core\Pressing\PressingPlan;
 
 /** The work at the machine: all steps with what is done of them, and one step as it lies in the hand. */
@@ -113,9 +115,19 @@ final class WorkDocument
         return [
             'shown' => self::shown($plan, $step, $edges),
             'takes' => array_map(static fn (Take $take): array => self::take($construction, $take, $edges), $takes),
+            'furls' => $step->do === StepKind::Press ? self::furls($plan, $step) : [],
             'ruler' => $isLong ? self::ruler($work, $plan, $block, $takeUp, $join, $edges) : null,
             'lookTwice' => $join !== null && $join->tie === null ? self::lookTwice($construction, $step) : [],
         ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function furls(PressingPlan $plan, Step $step): array
+    {
+        $lattice = $plan->construction->face->lattice;
+        $furls = array_merge(...array_map(static fn (int $join): array => Furled::along($plan->construction->joins[$join], $plan->pressing), $step->joins));
+
+        return array_map(static fn (Furled $furl): array => ['at' => FaceDocument::point($furl->at, $lattice), 'text' => $lattice->toText($furl->at), 'clockwise' => $furl->isClockwise], $furls);
     }
 
     /** @return list<array<string, mixed>> what the step makes, as it lies after pressing: one of each kind of unit, a row, the rows so far */

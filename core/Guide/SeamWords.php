@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Guide;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Pressing\Furled;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\TurnedUnit;
@@ -88,15 +89,37 @@ final readonly class SeamWords
         foreach ($joins as $i => $join) {
             $numbers[$this->pressedWords($join, $left, $right)][] = $i + 1;
         }
+        $hands = $this->furlWords($joins);
         if (count($numbers) === 1) {
-            return sprintf('Press %s %s.', count($joins) === 1 ? 'the seam' : 'all seams', array_key_first($numbers));
+            return sprintf('Press %s %s.%s', count($joins) === 1 ? 'the seam' : 'all seams', array_key_first($numbers), $hands);
         }
         $groups = [];
         foreach ($numbers as $words => $seams) {
             $groups[] = sprintf('%s %s %s', count($seams) === 1 ? 'seam' : 'seams', Words::listed($seams), $words);
         }
 
-        return sprintf('Press %s.', Words::listed($groups));
+        return sprintf('Press %s.%s', Words::listed($groups), $hands);
+    }
+
+    /**
+     * What the hands do where seams are furled; nothing where none is.
+     *
+     * @param list<Join> $joins
+     */
+    private function furlWords(array $joins): string
+    {
+        $ways = [];
+        foreach ($joins as $join) {
+            foreach (Furled::along($join, $this->plan->pressing) as $furl) {
+                $ways[$furl->isClockwise ? 'clockwise' : 'anticlockwise'][] = implode(', ', $this->construction->face->lattice->toText($furl->at));
+            }
+        }
+        if ($ways === []) {
+            return '';
+        }
+        $round = array_map(static fn (string $way, array $places): string => sprintf('%s at %s', $way, Words::listed(array_values(array_unique($places)))), array_keys($ways), $ways);
+
+        return sprintf(' At each furl open the two or three stitches inside the allowance first. Then, looking at the back, lay the allowances round like a wheel with the finger, %s, and press. Laid the wrong way round they fight each other and will not lie flat.', implode(', and ', $round));
     }
 
     /** Which units that look the same after a turn are turned before they are sewn; nothing when there are none. */

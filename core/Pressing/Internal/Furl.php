@@ -50,7 +50,7 @@ final class Furl
      */
     public static function needs(Meeting $match, Join $join, PressDirection $before): array
     {
-        $wheel = -self::sense($join, $before);
+        $wheel = self::wheel($join, $before);
         $needs = [];
         foreach ([$match->lastOfLeft, $match->lastOfRight] as $seam) {
             if ($seam === null) {
@@ -61,6 +61,15 @@ final class Furl
         }
 
         return $needs;
+    }
+
+    /**
+     * Which way the allowances turn at a crossing where the join changes sides: 1 when each lies clockwise of its seam, as
+     * seen on the face from the crossing.
+     */
+    public static function wheel(Join $join, PressDirection $before): int
+    {
+        return -self::sense($join, $before);
     }
 
     /** Whether every change of sides in a pressing turns like a wheel. */

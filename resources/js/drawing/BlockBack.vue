@@ -105,8 +105,8 @@ const isDense = computed(() => {
   return lengths.reduce((sum, length) => sum + length, 0) / Math.max(1, lengths.length) < 42 * scale.value
 })
 const pointer = ref<Place | null>(null)
-const isNear = (at: Place, to: Place | null) => to !== null && Math.hypot(at[0] - to[0], at[1] - to[1]) < 52 * scale.value
-const grown = (at: Place) => (!isDense.value || isNear(at, pointer.value) || isNear(at, looked.value) ? 1 : 0.45)
+const isNear = (at: Place, to: Place | null) => to !== null && Math.hypot(at[0] - to[0], at[1] - to[1]) < 22 * scale.value
+const grown = (at: Place) => (!isDense.value || isNear(at, pointer.value) || isNear(at, looked.value) ? (isDense.value ? 0.8 : 1) : 0.4)
 const looked = computed<Place | null>(() => {
   const join = props.selected === null ? undefined : props.joins[props.selected]
   return join === undefined ? null : back(middle(join.from, join.to))

@@ -503,4 +503,18 @@ h2 .soft {
     border-top: 0;
   }
 }
+
+@media (max-width: 640px) {
+  .side {
+    display: block;
+  }
+
+  .side > * + * {
+    margin-top: 16px;
+  }
+
+  .schools :deep(.el-radio-button__inner) {
+    padding: 13px 8px;
+  }
+}
 </style>

@@ -31,7 +31,7 @@ final class PlanStepsTest extends TestCase
     public function test_a_furl_is_told_with_its_crossing(): void
     {
         self::assertMatchesRegularExpression(
-            '~^Press the seam toward row [12] at first, furled at crossing 1\.$~',
+            '~^Press the seam toward row [12] at first, furled at crossing 1\. At each furl open the two or three stitches inside the allowance first\. Then, looking at the back, lay the allowances round like a wheel with the finger, (anti)?clockwise at 2, 2, and press\.~',
             self::texts(PressStyle::NestFurl, 'pA pB', 'pB pA')[5],
         );
     }

@@ -7,6 +7,7 @@ namespace Tests\Core\Pressing;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Pressing\Furled;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\LockNotPossible;
 use KeenSeam\Core\Pressing\PressDirection;
@@ -30,6 +31,10 @@ final class FurlLocksTest extends TestCase
                 self::assertSame([5], $plan->peaks(), 'common practice, no published source: a furled four-patch lies five deep');
                 self::assertTrue(self::turnsLikeAWheel($construction, $plan->pressing));
                 self::assertTrue($plan->proved);
+                $last = $construction->joins[2];
+                $onFace = self::sense($last, $plan->pressing->of($last)[1], $last->matchPoints()[0]->at, $last->seam->to);
+                self::assertSame([$onFace < 0], array_map(static fn (Furled $furl): bool => $furl->isClockwise, Furled::along($last, $plan->pressing)), 'the back turns the other way round');
+                self::assertSame([], Furled::along($construction->joins[0], $plan->pressing));
             }
         }
     }

@@ -285,6 +285,12 @@ export interface TakeShown {
   }[]
 }
 export interface StepPicture {
+  /** Crossings at which the step furls a seam; clockwise: how each allowance is laid from its seam, as one looks at the back. */
+  furls: {
+    at: Place
+    text: [string, string]
+    clockwise: boolean
+  }[]
   /** What the step makes, as it lies after pressing: one of each kind. size: raw width and height it must have, where that is known; raw: its patches out to the raw edge, empty where the step makes nothing. */
   shown: {
     patches: number[]

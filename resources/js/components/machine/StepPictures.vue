@@ -5,6 +5,7 @@ import BlockBack from '@/drawing/BlockBack.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { boxRound } from '@/drawing/geometry'
+import FurlLens from '@/drawing/FurlLens.vue'
 import PiecesApart from '@/drawing/PiecesApart.vue'
 import PiecesInHand from '@/drawing/PiecesInHand.vue'
 import SeamRuler from '@/drawing/SeamRuler.vue'
@@ -75,6 +76,10 @@ const side = computed(() => (props.isLeftHanded ? 'left' : 'right'))
       <div class="several">
         <BlockBack v-for="(part, i) in parts" :key="i" :name="step?.title ?? press.block.name" :face="press.face" :flaps="part.flaps" :joins="seamsIn(part.patches)" :crossings="step ? [] : press.crossings" :patches="part.patches" :highlighted="highlighted" :pixels="parts.length > 1 ? 260 : 420" :is-live="false" />
       </div>
+    </figure>
+    <figure v-if="picture && picture.furls.length > 0" class="furls">
+      <figcaption>{{ picture.furls.length === 1 ? 'The furl' : 'The furls' }} <span class="soft">from the back; open the dashed stitches first</span></figcaption>
+      <div class="several"><FurlLens v-for="furl in picture.furls.slice(0, MOST)" :key="furl.text.join()" :furl="furl" :face="press.face" :flaps="parts[0]?.flaps ?? []" :joins="seamsIn(step?.patches)" :size="180" /></div>
     </figure>
     <figure v-if="twice && twice.wrong[0]" class="twice">
       <figcaption>Look twice <span class="soft">row {{ twice.row }}, column {{ twice.column }}</span></figcaption>
