@@ -55,7 +55,7 @@ final class BadInputTest extends TestCase
         $late = $this->putJson('/api/blocks/3/order', ['order' => 'quarters'], self::seen(1));
         self::assertSame(409, $late->getStatusCode(), 'another window was first');
         self::assertSentence($late, 'late');
-        self::assertSame('columns', ShelfBlock::query()->findOrFail(3)->order->value);
+        self::assertSame('columns', ShelfBlock::query()->findOrFail(3)->order->key());
     }
 
     /** @param TestResponse<\Symfony\Component\HttpFoundation\Response> $response */

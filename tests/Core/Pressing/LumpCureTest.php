@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pressing;
+
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Pressing\GooseWings;
+use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\LumpCure;
+use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Blocks;
+
+final class LumpCureTest extends TestCase
+{
+    public function test_what_is_tried_is_at_the_crossing_and_comes_out_as_it_says(): void
+    {
+        for ($seed = 1; $seed <= 5; ++$seed) {
+            $construction = Blocks::construction(Blocks::generated($seed, 3, 3));
+            $planner = new PressingPlanner($construction);
+            $plan = $planner->best(new PressQuestion(PressStyle::Nest));
+            foreach ($plan->junctions as $i => $junction) {
+                $opened = [];
+                foreach (LumpCure::at($construction, $plan->pressing, $junction) as $cure) {
+                    foreach ($cure->locks as $lock) {
+                        self::assertTrue($construction->joins[$lock->join]->seam->contains($junction->at));
+                        self::assertSame($cure->isFurl, $lock->furls());
+                    }
+                    if ($cure->isFurl) {
+                        self::assertSame($cure->locks[0]->directions, $planner->best(new PressQuestion(PressStyle::Nest, $cure->locks))->pressing->of($construction->joins[$cure->locks[0]->join]));
+                    } elseif ($cure->twoPiles === null) {
+                        $opened[] = count($cure->locks);
+                        $then = $planner->bestThenFlipped(new PressQuestion(PressStyle::Nest, $cure->locks));
+                        if (count($cure->locks) === max($opened) && count($opened) > 1) {
+                            self::assertLessThanOrEqual($plan->peaks()[$i] + 2, $then->peaks()[$i]);
+                        }
+                    } else {
+                        self::assertGreaterThan(1, count($construction->classes[$cure->twoPiles]->members));
+                    }
+                }
+                self::assertSame($opened, array_values(array_unique($opened)), 'nothing is tried twice');
+            }
+        }
+    }
+
+    public function test_all_seams_at_a_crossing_opened_lie_as_deep_as_patches_meet(): void
+    {
+        $construction = Blocks::sewn('hAB90 hAB180', 'hAB hAB270');
+        $planner = new PressingPlanner($construction);
+        $plan = $planner->best(new PressQuestion(PressStyle::Nest));
+        $cures = array_values(array_filter(LumpCure::at($construction, $plan->pressing, $plan->junctions[0]), static fn (LumpCure $cure): bool => ! $cure->isFurl && $cure->twoPiles === null));
+        $all = end($cures);
+        self::assertInstanceOf(LumpCure::class, $all);
+        self::assertSame([8], array_map(static fn ($junction): int => count($junction->patchIds), $plan->junctions));
+        // One seam of the pile stands for all.
+        self::assertCount(4, $all->locks);
+        self::assertLessThan($plan->peaks()[0], $planner->best(new PressQuestion(PressStyle::Nest, $all->locks))->peaks()[0]);
+    }
+
+    public function test_a_class_is_not_split_twice_nor_where_it_does_not_meet(): void
+    {
+        $construction = Blocks::sewn('hAB90 hAB180 pA', 'hAB hAB270 pA', 'pA pA hAC');
+        $plan = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest));
+        $split = static fn (int $junction, array $already): array => array_values(array_filter(array_map(static fn (LumpCure $cure): ?int => $cure->twoPiles, LumpCure::at($construction, $plan->pressing, $plan->junctions[$junction], $already)), static fn (?int $class): bool => $class !== null));
+
+        self::assertSame([0], $split(0, []));
+        self::assertSame([], $split(0, [0]));
+        foreach ($plan->junctions as $i => $junction) {
+            $meets = array_filter($construction->joins, static fn (Join $join): bool => $join->tie?->unitClass === 0 && $join->seam->contains($junction->at)) !== [];
+            self::assertSame($meets ? [0] : [], $split($i, []), 'one unit alone has no second pile');
+        }
+    }
+
+    public function test_wings_pressed_two_ways_are_told_and_pressed_alike_where_asked(): void
+    {
+        $construction = Blocks::sewn('tABB pA', 'pB tABB180');
+        $planner = new PressingPlanner($construction);
+        $seams = array_values(array_filter($construction->joins, static fn (Join $join): bool => $join->tie?->member === 0));
+        $wing = array_map(static fn (Join $join): PressDirection => count($join->left->patchIds()) === 1 && $join->left->outline()->areaDoubled() < $join->right->outline()->areaDoubled() ? PressDirection::Left : PressDirection::Right, $seams);
+        $twoWays = $planner->best(new PressQuestion(PressStyle::Nest, [new Lock($seams[0]->id, $wing[0]), new Lock($seams[1]->id, $wing[1]->swapped())]));
+        $found = GooseWings::pressedTwoWays($twoWays);
+
+        self::assertCount(1, $found);
+        foreach (['both toward the wings' => $wing, 'both toward the goose' => array_map(static fn (PressDirection $way): PressDirection => $way->swapped(), $wing), 'both open' => [PressDirection::Open, PressDirection::Open]] as $words => $ways) {
+            $plan = $planner->best(new PressQuestion(PressStyle::Nest, $found[0]->alike()[$words]));
+            self::assertSame($ways, array_map(static fn (Join $join): PressDirection => $plan->pressing->of($join)[0], $seams));
+            self::assertSame([], GooseWings::pressedTwoWays($plan));
+        }
+    }
+}
