@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Assembly;
 
+use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\GrowingOrder;
 use KeenSeam\Core\Assembly\OrderNotPossible;
@@ -69,6 +70,7 @@ final class GrowingOrderTest extends TestCase
         $face = Face::of(Blocks::of('dABBBB pA', 'dABBBB90 hAB'));
         $opened = GrowingOrder::start($face)->opened(0, true);
         self::assertSame(['1,1#1', '1,1#2', '1,1#3', '1,1#4', '1,1#5', '1,2', '2,1#1', '2,1#2', '2,1#3', '2,1#4', '2,1#5', '2,2'], self::told($opened));
+        self::assertSame(self::patches($opened), self::patches(GrowingOrder::of($face, self::told($opened))));
         self::assertCount(8, GrowingOrder::start($face)->opened(0, false)->parts);
         // One corner, and the same corners of both along: four that look the same after a turn.
         $sewn = $opened->sewn(0, 1, true);
@@ -89,6 +91,12 @@ final class GrowingOrderTest extends TestCase
                 self::assertStringContainsString('No one straight seam joins', $problem->getMessage());
             }
         }
+    }
+
+    /** @return list<list<int>> */
+    private static function patches(GrowingOrder $growing): array
+    {
+        return array_map(static fn (Assembly $part): array => $part->patchIds(), $growing->parts);
     }
 
     /** @return list<int|string|null> */

@@ -78,6 +78,27 @@ final class RulesTest extends TestCase
         self::assertSame(['up', 'up'], array_values(array_filter(array_map(fn (Join $join): ?string => $this->said($rows, 'last: up', $join), $rows->joins))));
     }
 
+    public function test_a_block_of_one_row_or_of_one_column_is_one_band(): void
+    {
+        $row = Blocks::sewn('pA pB pA');
+        self::assertSame(['left', 'right'], array_map(fn (Join $join): ?string => $this->said($row, 'rows: out', $join), $row->joins));
+        self::assertSame(['left', 'left'], array_map(fn (Join $join): ?string => $this->said($row, 'last: left', $join), $row->joins));
+        self::assertSame([null, null], array_map(fn (Join $join): ?string => $this->said($row, 'columns: left', $join), $row->joins));
+        $column = Construction::of(Face::of(Blocks::of('pA', 'pB', 'pA')), Order::Columns);
+        self::assertSame(['up', 'down'], array_map(fn (Join $join): ?string => $this->said($column, 'columns: out', $join), $column->joins));
+        self::assertSame(['down', 'up'], array_map(fn (Join $join): ?string => $this->said($column, 'columns: in', $join), $column->joins));
+    }
+
+    public function test_a_block_of_one_unit_has_its_last_seam_and_no_rows(): void
+    {
+        $goose = Blocks::sewn('gABB');
+        self::assertCount(1, (new Rules($goose))->saidBy(Rule::parse('last: open')));
+        self::assertSame(1, (new Rules($goose))->saidBy(Rule::parse('last: open'))[0]->join, 'the one that is sewn last');
+        self::assertSame([null, null], array_map(fn (Join $join): ?string => $this->said($goose, 'rows: open', $join), $goose->joins));
+        $round = Construction::of(Face::of(Blocks::of('pA pB pA', 'pB pA pB', 'pA pB pA')), Order::Around);
+        self::assertSame([null, null], [$this->said($round, 'rows: open', $round->joins[0]), $this->said($round, 'columns: open', $round->joins[0])], 'strips round a centre are neither');
+    }
+
     public function test_the_last_seams_lie_into_the_middle_or_out_of_it(): void
     {
         $three = Blocks::sewn('pA pB pA', 'pB pA pB', 'pA pB pA');
@@ -175,6 +196,7 @@ final class RulesTest extends TestCase
     public static function wrongRules(): array
     {
         return [
+            'longer than any' => ['rows: '.str_repeat('out ', 60), 'is not a rule'],
             'no colon' => ['rows out', 'is not a rule'],
             'no subject' => ['stripes: out', 'is not a rule'],
             'nothing said' => ['rows:', 'is not a rule'],
