@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Assembly;
 
 use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Geometry\OutlineNotConvex;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Geometry\Segment;
 
@@ -27,7 +28,8 @@ final readonly class Join implements Assembly
     /**
      * @param JoinTie|null $tie the join of its unit class that this one must be pressed like; null for the block's own joins
      *
-     * @throws SetInSeamNeeded when the two parts do not have a whole edge in common
+     * @throws SetInSeamNeeded  when the two parts do not have a whole edge in common
+     * @throws OutlineNotConvex when the two together have a dent
      */
     public function __construct(
         public int $id,

@@ -16,8 +16,11 @@ use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\UnitPatterns;
 use KeenSeam\Core\Geometry\OutlineNotConvex;
+use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Measure\Fraction;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Blocks;
 
@@ -28,7 +31,7 @@ final class LeastOrderTest extends TestCase
     {
         for ($seed = 1; $seed <= 14; ++$seed) {
             $drawn = Face::of(BlockFile::read(Blocks::slantedPatches($seed, 4 + $seed % 3)));
-            $this->assertLeast($drawn, array_map(static fn ($patch): Piece => new Piece($patch), $drawn->patches), "drawn, seed $seed");
+            $this->assertLeast($drawn, array_map(static fn (Patch $patch): Piece => new Piece($patch), $drawn->patches), "drawn, seed $seed");
             $grid = Face::of(BlockFile::read(Blocks::generated($seed, 3, 2)));
             $units = [];
             foreach (Construction::of($grid, Order::Rows)->joins as $join) {
@@ -41,6 +44,24 @@ final class LeastOrderTest extends TestCase
                 }
             }
             $this->assertLeast($grid, $units, "grid, seed $seed");
+        }
+    }
+
+    public function test_long_slanting_seams_are_sewn_at_once_where_that_saves_bias(): void
+    {
+        foreach ([['hAB90 hAB180', 'hAB hAB270'], ['hAB hAB', 'hAB hAB'], ['hAB90 hAB', 'hAB pA'], ['hAB90 pB', 'pA hBA90'], ['qABCA pA'], ['hAB hAB90 hAB']] as $rows) {
+            $face = Face::of(Blocks::of(...$rows));
+            $corners = $face->outline()->points;
+            [$width, $height] = [max(array_map(static fn (Point $corner): int => $corner->x, $corners)), max(array_map(static fn (Point $corner): int => $corner->y, $corners))];
+            $share = static fn (int $steps, int $whole): string => Fraction::of($steps, $whole)->toText();
+            $file = Blocks::file('pA');
+            $file['finished'] = ['width' => $face->lattice->toLengthNumber($width)->toText(), 'height' => $face->lattice->toLengthNumber($height)->toText()];
+            $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => array_map(static fn (Patch $patch): array => [
+                'fabric' => $patch->fabric->key,
+                'points' => array_map(static fn (Point $corner): array => [$share($corner->x, $width), $share($corner->y, $height)], $patch->outline->points),
+            ], $face->patches)]];
+            $drawn = Face::of(BlockFile::read($file));
+            $this->assertLeast($drawn, array_map(static fn (Patch $patch): Piece => new Piece($patch), $drawn->patches), implode(' / ', $rows));
         }
     }
 
