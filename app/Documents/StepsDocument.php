@@ -31,7 +31,10 @@ final class StepsDocument
                 ...($step->sets === [] ? [] : ['patches' => $step->sets]),
                 ...($step->size === null ? [] : ['size' => $step->size]),
                 'times' => $step->times,
+                ...($step->first === null ? [] : ['first' => $step->first]),
                 ...($step->unitClass === null ? [] : ['class' => $step->unitClass]),
+                ...($step->way === null ? [] : ['way' => $step->way]),
+                ...($step->stage === null ? [] : ['stage' => $step->stage->value]),
                 'text' => $step->text,
             ], $steps, array_keys($steps)),
         ];

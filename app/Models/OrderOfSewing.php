@@ -13,7 +13,7 @@ use KeenSeam\Core\Assembly\OwnOrder;
 /**
  * The order a block is sewn in: the name of a regular one, or "own:" and the name of one that is kept in own_orders.
  *
- * @implements CastsAttributes<ChosenOrder, ChosenOrder>
+ * @implements CastsAttributes<ChosenOrder, ChosenOrder|string>
  */
 final class OrderOfSewing implements CastsAttributes
 {
@@ -49,6 +49,6 @@ final class OrderOfSewing implements CastsAttributes
 
     public function set(Model $model, string $key, mixed $value, array $attributes): string
     {
-        return self::idOf($value ?? Order::Rows);
+        return is_string($value) ? $value : self::idOf($value ?? Order::Rows);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Guide;
 
 use KeenSeam\Core\Assembly\SeamPlaces;
+use KeenSeam\Core\Making\StageKind;
 
 /** One thing to do at the machine, the iron or the table. */
 final readonly class Step
@@ -19,6 +20,9 @@ final readonly class Step
      * @param string|null                $unitClass label of the class of units it is done to
      * @param list<list<int>>            $sets      patches of each part that is squared up or measured
      * @param array{string, string}|null $size      raw width and height that each of them must have, in the block's unit
+     * @param string|null                $way       key of the way in which the units are made
+     * @param StageKind|null             $stage     of that way
+     * @param int|null                   $first     how many of them are done and measured before the rest
      * @param string|null                $place     tells the step by where its seams and patches lie
      */
     public function __construct(
@@ -32,8 +36,28 @@ final readonly class Step
         public ?string $unitClass = null,
         public array $sets = [],
         public ?array $size = null,
+        public ?string $way = null,
+        public ?StageKind $stage = null,
+        public ?int $first = null,
         private ?string $place = null,
     ) {}
+
+    /** Another thing that is done to the same units. */
+    public function doing(StepKind $do, StageKind $stage, string $text, int $times, ?int $first): self
+    {
+        return new self($do, [], $this->patchIds, [], $this->title, $text, $times, $this->unitClass, way: $this->way, stage: $stage, first: $first);
+    }
+
+    /**
+     * The same step with these seams.
+     *
+     * @param list<int> $joins that are sewn or pressed
+     * @param list<int> $made  whose assemblies show what it makes
+     */
+    public function with(array $joins, array $made): self
+    {
+        return new self($this->do, $joins, $this->patchIds, $made, $this->title, $this->text, $this->times, $this->unitClass, $this->sets, $this->size, $this->way, $this->stage, $this->first);
+    }
 
     /** The same step, told by where it is done: its key is then the same whatever numbers the joins have. */
     public function at(SeamPlaces $places): self
@@ -42,7 +66,7 @@ final readonly class Step
         $patches = static fn (array $ids): string => implode(',', array_map($places->ofPatch(...), $ids));
         $place = implode('/', [$joins($this->joins), $patches($this->patchIds), $joins($this->made), implode(';', array_map($patches, $this->sets))]);
 
-        return new self($this->do, $this->joins, $this->patchIds, $this->made, $this->title, $this->text, $this->times, $this->unitClass, $this->sets, $this->size, substr(md5($place), 0, 12));
+        return new self($this->do, $this->joins, $this->patchIds, $this->made, $this->title, $this->text, $this->times, $this->unitClass, $this->sets, $this->size, $this->way, $this->stage, $this->first, substr(md5($place), 0, 12));
     }
 
     /** The same for the same step of the same block, however the rest is planned. */

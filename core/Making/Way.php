@@ -100,26 +100,22 @@ final readonly class Way
         return self::up($parts, $this->parts);
     }
 
-    /** @return list<string> of its stages, the words of those that draw a line */
-    public function marking(): array
+    /**
+     * The stages of one kind, in order.
+     *
+     * @param int|null $round only what is done after the cloth was sewn and opened so often; all if null
+     *
+     * @return list<Stage>
+     */
+    public function stagesOf(StageKind $do, ?int $round = null): array
     {
-        return array_values(array_map(static fn (Stage $stage): string => $stage->words, array_filter($this->stages, static fn (Stage $stage): bool => $stage->do === StageKind::Mark)));
+        return array_values(array_filter($this->stages, static fn (Stage $stage): bool => $stage->do === $do && ($round === null || $stage->round === $round)));
     }
 
-    /**
-     * Before which round of sewing lines are drawn: across a seam only when that seam is pressed.
-     *
-     * @param int $rounds in which the unit is sewn
-     */
-    public function markedBefore(int $rounds): int
+    /** How often a piece goes to the machine, and is opened, until it is the unit. */
+    public function rounds(): int
     {
-        foreach ($this->stages as $stage) {
-            if ($stage->do === StageKind::Mark) {
-                return $stage->round === 0 ? 0 : $rounds - 1;
-            }
-        }
-
-        return 0;
+        return 1 + max([-1, ...array_map(static fn (Stage $stage): int => $stage->round, $this->stagesOf(StageKind::Sew))]);
     }
 
     private static function up(int $number, int $by): int

@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Guide\Internal;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Matching\EndLay;
 use KeenSeam\Core\Matching\JoinEnd;
 use KeenSeam\Core\Matching\RawEdges;
@@ -19,9 +20,15 @@ final readonly class Ears
 {
     private RawEdges $edges;
 
-    public function __construct(Construction $construction)
+    public function __construct(private Construction $construction)
     {
         $this->edges = new RawEdges($construction);
+    }
+
+    /** Whether tips stick out of a finished unit, to be taken off when it is squared up. */
+    public function areOn(UnitClass $class): bool
+    {
+        return array_filter($this->construction->joins, fn (Join $join): bool => $join->tie?->unitClass === $class->index && $join->tie->member === 0 && $this->hasEars($join)) !== [];
     }
 
     /** @param list<Join> $joins */

@@ -6,6 +6,8 @@ namespace KeenSeam\Core\Guide\Internal;
 
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Making\Stage;
+use KeenSeam\Core\Making\StageKind;
 use KeenSeam\Core\Making\Way;
 
 /**
@@ -62,28 +64,31 @@ final readonly class Pile
         return array_sum(array_map(static fn (UnitClass $class): int => count($class->members), $this->classes));
     }
 
-    /** @return list<Join> of one round: of the members made first, or of the others */
+    /** @return list<Join> of one round: of what is made first, or of the rest */
     public function joins(int $round, bool $isFirst): array
     {
         return array_values(array_filter(
             $this->rounds[$round] ?? [],
-            fn (Join $join): bool => $join->tie !== null && ($join->tie->member < $this->first[$join->tie->unitClass]) === $isFirst,
+            fn (Join $join): bool => $join->tie !== null && ($join->tie->member < $this->madeFirst($join->tie->unitClass, $round)) === $isFirst,
         ));
     }
 
     /**
-     * How often the motion is done, over all blocks.
+     * How many pieces this is done to, over all blocks: pairs under the needle or the knife, units at the iron.
      *
      * @param list<Join> $joins of a round
+     * @param StageKind  $stage read off the way where several units come out of a batch; else every seam is a piece
      */
-    public function times(array $joins, bool $isFirst): int
+    public function times(array $joins, int $round, bool $isFirst, StageKind $stage = StageKind::Sew): int
     {
-        if ($this->isBatch()) {
-            return match (true) {
-                ! $this->hasTrial() => $this->batches,
-                $isFirst => 1,
-                default => $this->batches - 1,
-            };
+        if ($this->isBatch() && $this->way !== null && $this->followsStages()) {
+            $inABatch = $this->inABatch($stage, $stage === StageKind::Press ? $round + 1 : $round);
+            // What is half made comes from whole squares; the units are finished part by part.
+            $isWhole = $stage === StageKind::Press ? $round === 0 && count($this->rounds) > 1 : $round === 0;
+            $all = $isWhole ? $this->way->batchesFor($this->batches) : $this->batches;
+            $tried = $this->hasTrial() ? 1 : 0;
+
+            return intdiv($inABatch * ($this->hasTrial() ? ($isFirst ? $tried : $all - $tried) : $all), $isWhole ? 1 : $this->way->parts);
         }
         $inABlock = count($joins);
         if ($this->hasTrial()) {
@@ -94,5 +99,24 @@ final readonly class Pile
         }
 
         return $this->blocks * $inABlock;
+    }
+
+    /** Whether the rounds in which the seams are sewn are those of the way. */
+    public function followsStages(): bool
+    {
+        return $this->way !== null && $this->way->rounds() === count($this->rounds);
+    }
+
+    private function inABatch(StageKind $do, int $round): int
+    {
+        return array_sum(array_map(static fn (Stage $stage): int => $stage->count, $this->way?->stagesOf($do, $round) ?? []));
+    }
+
+    /** Members whose seams of a round are sewn with the first batch: of the first round all that its squares give. */
+    private function madeFirst(int $class, int $round): int
+    {
+        $isHalfMade = $this->hasTrial() && $this->isBatch() && $this->way !== null && $this->followsStages() && $round === 0 && count($this->rounds) > 1;
+
+        return $this->first[$class] * ($isHalfMade ? $this->way->parts : 1);
     }
 }

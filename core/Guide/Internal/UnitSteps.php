@@ -15,6 +15,8 @@ use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\InnerTrim;
 use KeenSeam\Core\Making\KnownUnit;
+use KeenSeam\Core\Making\Stage;
+use KeenSeam\Core\Making\StageKind;
 use KeenSeam\Core\Pressing\PressingPlan;
 
 /**
@@ -60,7 +62,7 @@ final readonly class UnitSteps
                 foreach ($pile->classes as $class) {
                     // A block of one unit is squared up as the block.
                     if (count($class->members[0]->patches()) < count($this->construction->face->patches)) {
-                        $steps[] = $this->squaredUp($class);
+                        $steps[] = $this->squaredUp($class, $pile);
                     }
                 }
             }
@@ -99,58 +101,102 @@ final readonly class UnitSteps
     private function roundSteps(Pile $pile, int $round, bool $isFirst): array
     {
         $joins = $pile->joins($round, $isFirst);
-        $times = $pile->times($joins, $isFirst);
+        $times = $pile->times($joins, $round, $isFirst);
         $ids = array_map(static fn (Join $join): int => $join->id, $joins);
         $patches = PatchIds::ofJoins($joins);
-        $class = $pile->classes[0];
         [$one, $several] = [$this->names->ofPile($pile, false), $this->names->ofPile($pile, true)];
         $title = ucfirst($pile->size() === 1 ? $one : $several);
-        $label = $pile->classes[0]->label();
         $shown = $this->oneOfEachClass($joins);
         $made = array_map(static fn (Join $join): int => $join->id, $shown);
-        $sewn = self::alike(array_map($this->words->sewnWords(...), $shown));
+        $isTrial = $isFirst && $pile->hasTrial();
+        $template = new Step(StepKind::Mark, [], $patches, [], $title, '', 1, $pile->classes[0]->label(), way: $pile->way?->key);
+        $step = fn (StepKind $do, StageKind $stage, string $text, int $times): Step => $template->doing($do, $stage, $text, $times, match (true) {
+            $isTrial => $times,
+            // Where the seams of a block do not part the first batch from the others, it is still made first.
+            $isFirst && $pile->isBatch() && $pile->batches > 1 => max(1, intdiv($times, $pile->batches)),
+            default => null,
+        });
         $steps = [];
-        $marking = $pile->way?->marking() ?? [];
-        if ($marking !== [] && $round === $pile->way->markedBefore(count($pile->rounds))) {
-            $steps[] = new Step(StepKind::Mark, [], $patches, [], $title, implode(' ', $marking), $times, $label);
+        [$marks, $drawn] = $this->marks($pile, $joins, $round, $isFirst);
+        if ($marks !== '') {
+            $steps[] = $step(StepKind::Mark, StageKind::Mark, $marks, $drawn);
         }
         $start = match (true) {
             $round > 0 => 'Go on with the '.($pile->size() === 1 ? $one : $several),
-            $isFirst && $pile->hasTrial() => sprintf('Start the %s with %s, to be measured before the rest', $several, $pile->isBatch() ? 'one batch' : 'one'),
+            $isTrial => sprintf('Start the %s with %s, to be measured before the rest', $several, $pile->isBatch() ? 'one batch' : 'one'),
             $isFirst => sprintf('Start %s', Words::counted($pile->size() * $this->blocks, $one, $several)),
             default => 'Now the rest of the '.$several,
         };
-        $how = $times === 1 ? 'once' : sprintf('%d times, as a chain that starts on a scrap', $times);
-        $steps[] = new Step(
+        $steps[] = $step(
             StepKind::Join,
-            $ids,
-            $patches,
-            $made,
-            $title,
-            sprintf('%s: %ssew %s, %s.%s%s', $start, $pile->isBatch() && $round === 0 ? $pile->way?->words.'; ' : '', $sewn, $how, $round === 0 ? $this->stackWords($pile) : '', $pile->isCutToShape() ? $this->ears->overhangWords($shown) : ''),
+            StageKind::Sew,
+            sprintf('%s: %s%s%s', $start, $this->sewWords($pile, $shown, $round, $times, $isTrial), $round === 0 ? $this->stackWords($pile) : '', $pile->isCutToShape() ? $this->ears->overhangWords($shown) : ''),
             $times,
-            $label,
-        );
+        )->with($ids, $made);
         if ($pile->isBatch() || $times > 1) {
-            $steps[] = new Step(StepKind::CutApart, [], $patches, $made, $title, $pile->isBatch() ? 'Cut the sewn pieces apart, between the seams.' : 'Cut the chain apart.', $pile->isBatch() ? $times : 1, $label);
+            $cuts = $pile->isBatch() ? array_unique(array_map(static fn (Stage $stage): string => $stage->words, $pile->way?->stagesOf(StageKind::Cut, $round) ?? [])) : [];
+            $steps[] = $step(StepKind::CutApart, StageKind::Cut, match (true) {
+                ! $pile->isBatch() => 'Cut the chain apart.',
+                $cuts === [] || ! $pile->followsStages() => 'Cut the sewn pieces apart, between the seams.',
+                default => implode(' ', $cuts),
+            }, $pile->isBatch() ? max(1, $pile->times($joins, $round, $isFirst, StageKind::Cut)) : 1)->with([], $made);
         }
-        $press = $this->pilePressWords($pile, $shown);
-        // A batch is cut into its units before they are pressed.
-        $pressed = $pile->isBatch() && count($pile->rounds) === 1 && $pile->way !== null ? intdiv($times * $pile->way->yields(), $pile->way->parts) : $times;
         $isFlipped = $pile->way?->key === 'flipped';
         $secondPile = implode('', array_map(fn (UnitClass $class): string => $this->words->secondPileWords($class, $joins), $pile->classes));
-        $steps[] = new Step(
+        $steps[] = $step(
             StepKind::Press,
-            $ids,
-            $patches,
-            $made,
-            $title,
-            sprintf('%sSet the seam flat, open, and press %s.%s%s%s', $isFlipped ? 'Open and look before you cut off the waste. ' : '', $press, $secondPile, $this->ears->words($pile, $round), $this->trimWords($pile, $joins)),
-            $pressed,
-            $label,
-        );
+            StageKind::Press,
+            sprintf('%sSet the seam flat, open, and press %s.%s%s%s', $isFlipped ? 'Open and look before you cut off the waste. ' : '', $this->pilePressWords($pile, $shown), $secondPile, $this->ears->words($pile, $round), $this->trimWords($pile, $joins)),
+            $pile->isBatch() ? max(1, $pile->times($joins, $round, $isFirst, StageKind::Press)) : $times,
+        )->with($ids, $made);
 
         return [...$steps, ...$this->innerSquaredUp($pile, $joins)];
+    }
+
+    /**
+     * Lines that are drawn before a round is sewn: across a seam only when that seam is pressed.
+     *
+     * @param list<Join> $joins of the round
+     *
+     * @return array{string, int} nothing where none is drawn; and on how many pieces
+     */
+    private function marks(Pile $pile, array $joins, int $round, bool $isFirst): array
+    {
+        // Where corners share a trip their squares are all marked before the first.
+        $byRound = $pile->followsStages();
+        $stages = $byRound || $round === 0 ? ($pile->way?->stagesOf(StageKind::Mark, $byRound ? $round : null) ?? []) : [];
+        $words = implode(' ', array_unique(array_map(static fn (Stage $stage): string => $stage->words, $stages)));
+        if ($words === '') {
+            return ['', 0];
+        }
+        if ($pile->isBatch() && $byRound) {
+            return [$words, max(1, $pile->times($joins, $round, $isFirst, StageKind::Mark))];
+        }
+        $units = $pile->hasTrial() ? ($isFirst ? array_sum($pile->first) : $this->blocks * $pile->size() - array_sum($pile->first)) : $this->blocks * $pile->size();
+
+        return [$words, $units * array_sum(array_map(static fn (Stage $stage): int => $stage->count, $stages))];
+    }
+
+    /**
+     * What goes under the needle, and how often.
+     *
+     * @param non-empty-list<Join> $shown
+     */
+    private function sewWords(Pile $pile, array $shown, int $round, int $times, bool $isTrial): string
+    {
+        $sewn = self::alike(array_map($this->words->sewnWords(...), $shown));
+        if ($pile->isBatch() && $pile->followsStages()) {
+            $how = array_unique(array_map(static fn (Stage $stage): string => $stage->words, $pile->way?->stagesOf(StageKind::Sew, $round) ?? []));
+
+            return sprintf('%s%s, %s. %s', $round === 0 ? $pile->way?->words.'; ' : '', $sewn, Words::counted($times, 'pair', 'pairs'), implode(' ', $how));
+        }
+        $how = match (true) {
+            $times === 1 => 'once',
+            $isTrial => sprintf('%d seams on the one', $times),
+            default => sprintf('%d times, as a chain that starts on a scrap', $times),
+        };
+
+        return sprintf('%ssew %s, %s.', $pile->isBatch() && $round === 0 ? $pile->way?->words.'; ' : '', $sewn, $how);
     }
 
     /**
@@ -261,7 +307,7 @@ final readonly class UnitSteps
             [, $known, $size] = $alike[0];
             $count = count($alike) * $this->blocks;
             $sets = array_map(static fn (array $one): array => $one[0]->patchIds(), $alike);
-            $steps[] = new Step(StepKind::SquareUp, [], array_merge(...$sets), [], ucfirst($count === 1 ? $known->name() : $known->plural()), sprintf('Square up %s to %s x %s %s before the next seam.', Words::counted($count, $known->name(), $known->plural()), $size[0], $size[1], $this->construction->face->block->unit->value), $count, $pile->classes[0]->label(), $sets, [$size[0], $size[1]]);
+            $steps[] = new Step(StepKind::SquareUp, [], array_merge(...$sets), [], ucfirst($count === 1 ? $known->name() : $known->plural()), sprintf('Square up %s to %s x %s %s before the next seam.', Words::counted($count, $known->name(), $known->plural()), $size[0], $size[1], $this->construction->face->block->unit->value), $count, $pile->classes[0]->label(), $sets, [$size[0], $size[1]], $pile->way?->key, StageKind::Trim);
         }
 
         return $steps;
@@ -296,10 +342,13 @@ final readonly class UnitSteps
             $class->label(),
             $sets,
             $size,
+            $pile->way?->key,
+            StageKind::Trim,
+            1,
         );
     }
 
-    private function squaredUp(UnitClass $class): Step
+    private function squaredUp(UnitClass $class, Pile $pile): Step
     {
         $sets = array_map(PatchIds::ofUnit(...), $class->members);
         $size = $this->names->rawSize($class->members[0]);
@@ -312,11 +361,13 @@ final readonly class UnitSteps
             array_merge(...$sets),
             [],
             ucfirst($count === 1 ? $one : $several),
-            sprintf('Square up %s to %s x %s %s and take the dog ears off.', Words::counted($count, $one, $several), $size[0], $size[1], $this->construction->face->block->unit->value),
+            sprintf('Square up %s to %s x %s %s%s.', Words::counted($count, $one, $several), $size[0], $size[1], $this->construction->face->block->unit->value, $this->ears->areOn($class) ? ' and take the dog ears off' : ''),
             $count,
             $class->label(),
             $sets,
             $size,
+            $pile->way?->key,
+            StageKind::Trim,
         );
     }
 }

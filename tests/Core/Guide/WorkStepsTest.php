@@ -36,13 +36,13 @@ final class WorkStepsTest extends TestCase
             'cut Cut Sailcloth: 2 squares 2 7/8 in, stack a.',
             'cut Cut Harbour ink: 2 squares 2 7/8 in, stack b.',
             'mark Draw a line corner to corner on the wrong side of Sailcloth.',
-            'join Start the half-square triangles with one batch, to be measured before the rest: two from two squares; sew Harbour ink to Sailcloth, once. Take stacks a and b.',
-            'cut-apart Cut the sewn pieces apart, between the seams.',
+            'join Start the half-square triangles with one batch, to be measured before the rest: two from two squares; Harbour ink to Sailcloth, 1 pair. Sew on both sides of the line, one allowance away. Take stacks a and b.',
+            'cut-apart Cut on the line.',
             'press Set the seam flat, open, and press toward Harbour ink.',
             'measure Measure the first half-square triangle before you sew the others: at least 2 1/2 x 2 1/2 in.',
             'mark Draw a line corner to corner on the wrong side of Sailcloth.',
-            'join Now the rest of the half-square triangles: two from two squares; sew Harbour ink to Sailcloth, once. Take stacks a and b.',
-            'cut-apart Cut the sewn pieces apart, between the seams.',
+            'join Now the rest of the half-square triangles: two from two squares; Harbour ink to Sailcloth, 1 pair. Sew on both sides of the line, one allowance away. Take stacks a and b.',
+            'cut-apart Cut on the line.',
             'press Set the seam flat, open, and press toward Harbour ink.',
             'square-up Square up 4 half-square triangles to 2 1/2 x 2 1/2 in and take the dog ears off.',
             'lay-out Lay the whole block out, face up, and compare it with the picture: every unit, its turn, which fabric lies where.',
@@ -159,6 +159,51 @@ final class WorkStepsTest extends TestCase
             self::assertSound($plan, WorkSteps::of($plan, new CutQuestion(1 + $seed % 3), $chain), "seed $seed");
         }
         self::assertGreaterThan(2, $tried);
+    }
+
+    /** @return array<string, array{list<string>, string, int, array<string, int>}> a block, how its unit is made, how many blocks, and what lies under needle, knife and iron in all */
+    public static function counted(): array
+    {
+        return [
+            // Common practice, no published source: pairs are sewn, and each gives so many.
+            'two at a time, four needed' => [['hAB hAB', 'hAB hAB'], 'two-at-a-time', 1, ['mark' => 2, 'sew' => 2, 'cut' => 2, 'press' => 4, 'trim' => 4]],
+            'eight at a time, six needed' => [['hAB hAB hAB', 'hAB hAB hAB'], 'eight-at-a-time', 1, ['mark' => 1, 'sew' => 1, 'cut' => 1, 'press' => 8, 'trim' => 6]],
+            'four round the edge, three blocks of two' => [['hAB hAB'], 'four-at-a-time', 3, ['mark' => 0, 'sew' => 2, 'cut' => 2, 'press' => 8, 'trim' => 6]],
+            'crossed, four: two pairs, four half squares, two crossings' => [['qABAC qABAC', 'qABAC qABAC'], 'crossed', 1, ['mark' => 4, 'sew' => 4, 'cut' => 4, 'press' => 8, 'trim' => 4]],
+            'crossed, two: two pairs all the same, and two half squares left over' => [['qABAC qABAC'], 'crossed', 1, ['mark' => 3, 'sew' => 3, 'cut' => 3, 'press' => 6, 'trim' => 2]],
+            'four geese at once: one pair, two hearts' => [['gABB', 'gABB', 'gABB', 'gABB'], 'four-at-once', 1, ['mark' => 3, 'sew' => 3, 'cut' => 3, 'press' => 6, 'trim' => 4]],
+            'eight geese, four at once' => [['gABB gABB', 'gABB gABB', 'gABB gABB', 'gABB gABB'], 'four-at-once', 1, ['mark' => 6, 'sew' => 6, 'cut' => 6, 'press' => 12, 'trim' => 8]],
+        ];
+    }
+
+    /**
+     * @param list<string>       $rows
+     * @param array<string, int> $expected by stage
+     */
+    #[DataProvider('counted')]
+    public function test_what_lies_under_needle_knife_and_iron_is_counted(array $rows, string $way, int $blocks, array $expected): void
+    {
+        $file = Blocks::file(...$rows);
+        if (str_starts_with($rows[0], 'g')) {
+            $file['finished']['width'] = (string) (4 * count($file['columns']));
+        }
+        $plan = self::plan($file, Order::Rows);
+        $times = array_fill_keys(array_keys($expected), 0);
+        foreach (WorkSteps::of($plan, new CutQuestion($blocks, ways: ['U1' => $way])) as $step) {
+            if ($step->unitClass === null) {
+                self::assertSame([null, null, null], [$step->way, $step->stage, $step->first]);
+                continue;
+            }
+            self::assertSame(['U1', $way], [$step->unitClass, $step->way]);
+            self::assertNotNull($step->stage);
+            if ($step->do !== StepKind::Measure) {
+                $times[$step->stage->value] += $step->times;
+            }
+            if ($step->first !== null) {
+                self::assertLessThanOrEqual($step->times, $step->first);
+            }
+        }
+        self::assertSame($expected, $times);
     }
 
     public function test_opposite_sides_share_one_trip_and_the_next_two_follow_after_the_iron(): void

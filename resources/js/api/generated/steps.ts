@@ -31,8 +31,20 @@ export interface StepEntry {
    */
   times: number
   /**
+   * How many of them are done and measured before the rest.
+   */
+  first?: number
+  /**
    * Label of the class of units it is done to.
    */
   class?: string
+  /**
+   * In which the units are made.
+   */
+  way?: string
+  /**
+   * Of that way.
+   */
+  stage?: 'lay' | 'mark' | 'sew' | 'cut' | 'open' | 'press' | 'trim' | 'turn'
   text: string
 }
