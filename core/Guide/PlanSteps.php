@@ -20,10 +20,13 @@ final class PlanSteps
 
     private readonly SeamWords $words;
 
+    private readonly PartNames $names;
+
     private function __construct(private readonly PressingPlan $plan)
     {
         $this->construction = $plan->construction;
         $this->words = new SeamWords($plan);
+        $this->names = new PartNames($plan->construction);
     }
 
     /** @return list<Step> */
@@ -101,19 +104,17 @@ final class PlanSteps
         $patches = PatchIds::ofJoins($joins);
         $ids = $strand->joins;
         if ($strand->depth > 0) {
-            $title = ucfirst($this->construction->order->stripName($strand->depth)).' '.$strand->number;
+            $name = $this->names->ofStrand($strand);
+            $title = PartNames::title($name);
 
             return [
-                new Step(StepKind::Join, $ids, $patches, [max($ids)], $title, sprintf('Sew %s: %s, one after the other.', lcfirst($title), Words::counted(count($strand->parts), 'unit', 'units'))),
+                new Step(StepKind::Join, $ids, $patches, [max($ids)], $title, sprintf('Sew %s: %s, one after the other.', $name, Words::counted(count($strand->parts), 'unit', 'units'))),
                 new Step(StepKind::Press, $ids, $patches, [max($ids)], $title, $this->words->pressWords($joins, 'its first unit', 'its last unit')),
             ];
         }
         $steps = [];
         foreach ($joins as $i => $join) {
-            $name = $this->construction->order->stripName(1);
-            $sewn = $name.($i > 0 ? 's ' : ' ').Words::span(1, $i + 1);
-            $next = $name.' '.($i + 2);
-            $title = ucfirst($name).'s '.Words::span(1, $i + 2);
+            [$sewn, $next, $title] = $this->names->growing($strand, $i);
             $steps[] = new Step(StepKind::Join, [$join->id], $join->patchIds(), [$join->id], $title, sprintf(
                 'Sew %s to %s%s.',
                 $next,

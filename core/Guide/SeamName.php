@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Guide;
 
-use KeenSeam\Core\Assembly\ChosenOrder;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Strand;
@@ -44,25 +43,33 @@ final readonly class SeamName
             }
         }
 
+        $names = new PartNames($construction);
+
         return array_map(static fn (Join $join): self => $join->tie === null
-            ? self::inStrand($join, $construction->order, ...$strands[$join->id])
+            ? self::inStrand($join, $names, ...$strands[$join->id])
             : self::inUnit($join, $construction->classes[$join->tie->unitClass], $piles[$join->tie->unitClass][$join->tie->join]), $construction->joins);
     }
 
-    private static function inStrand(Join $join, ChosenOrder $order, Strand $strand, int $position): self
+    private static function inStrand(Join $join, PartNames $names, Strand $strand, int $position): self
     {
         if ($strand->depth > 0) {
-            $name = ucfirst($order->stripName($strand->depth)).' '.$strand->number;
+            $name = $names->ofStrand($strand);
+            $isNumbered = $names->areNumbered($strand->depth) || count($strand->parts) > 2;
 
             return new self(
-                sprintf('%s, seam %d', $name, $position + 1),
-                lcfirst($name).($position + 1 < count($strand->joins) ? sprintf(' up to seam %d', $position + 1) : ''),
-                'unit '.($position + 1),
-                'unit '.($position + 2),
+                count($strand->joins) === 1 && ! $names->areNumbered($strand->depth) ? 'In '.$name : sprintf('%s, seam %d', PartNames::title($name), $position + 1),
+                $name.($position + 1 < count($strand->joins) ? sprintf(' up to seam %d', $position + 1) : ''),
+                $isNumbered ? 'unit '.($position + 1) : $names->of($strand->parts[0]),
+                $isNumbered ? 'unit '.($position + 2) : $names->of($strand->parts[1]),
                 [$join->id],
             );
         }
-        $name = $order->stripName(1);
+        if (! $names->areNumbered(1)) {
+            [$sewn, $next, $title] = $names->growing($strand, $position);
+
+            return new self($title, $position + 2 === count($strand->parts) ? 'the block' : 'what is sewn so far', $sewn, $next, [$join->id]);
+        }
+        $name = $names->numbered();
 
         return new self(
             sprintf('%ss %s', ucfirst($name), Words::span($position + 1, $position + 2)),
@@ -77,14 +84,13 @@ final readonly class SeamName
     private static function inUnit(Join $join, UnitClass $class, array $pile): self
     {
         $name = UnitName::ofClass($class, false);
-        $left = Words::fabricsAlong($join->seam, $join->left);
-        $right = Words::fabricsAlong($join->seam, $join->right);
+        [$left, $right] = Words::sides($join);
 
         return new self(
             ucfirst($name).(($join->tie->join ?? 0) === 0 ? '' : ', seam '.(($join->tie->join ?? 0) + 1)),
             UnitName::given($class) ?? 'the '.$name,
-            $left === $right ? 'the part sewn first' : $left,
-            $left === $right ? 'the part sewn to it' : $right,
+            $left,
+            $right,
             $pile,
         );
     }

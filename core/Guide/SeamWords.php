@@ -32,10 +32,9 @@ final readonly class SeamWords
 
     public function unitPressWords(Join $join): string
     {
-        $left = Words::fabricsAlong($join->seam, $join->left);
-        $right = Words::fabricsAlong($join->seam, $join->right);
-        if ($left === $right) {
-            [$left, $right] = ['the part sewn first', 'the part sewn to it'];
+        [$left, $right] = Words::sides($join);
+        if ($left === Words::ONE_SIDE && $this->plan->pressing->of($join)[0] !== PressDirection::Open) {
+            return 'to one side, the same in all';
         }
 
         return $this->pressedWords($join, $left, $right);

@@ -13,10 +13,47 @@ use KeenSeam\Core\Geometry\Segment;
 /** Turns parts and places into the words of an instruction. */
 final class Words
 {
+    /** Where nothing tells the two sides apart. */
+    public const ONE_SIDE = 'one side';
+
+    public const OTHER_SIDE = 'the other side';
+
     /** "Ink", "Ink and Cream": the fabrics that lie along the seam on one part of the join. */
     public static function fabricsAlong(Segment $seam, Assembly $part): string
     {
         return self::listed(array_keys(self::fabricNames($seam, $part)));
+    }
+
+    /**
+     * What the two sides of a seam in a unit are called: by the fabrics along it, else by what only one of them holds.
+     *
+     * @return array{string, string}
+     */
+    public static function sides(Join $join): array
+    {
+        [$left, $right] = [self::fabricsAlong($join->seam, $join->left), self::fabricsAlong($join->seam, $join->right)];
+        if ($left !== $right) {
+            return [$left, $right];
+        }
+        $fabrics = array_map(self::fabricsOf(...), [$join->left, $join->right]);
+        [$ownLeft, $ownRight] = [array_diff_key($fabrics[0], $fabrics[1]), array_diff_key($fabrics[1], $fabrics[0])];
+        $with = static fn (array $own, array $other): string => $own === [] ? 'the part without '.self::listed(array_keys($other)) : 'the part with '.self::listed(array_keys($own));
+        $pieces = static fn (int $count): string => $count === 1 ? 'the single piece' : sprintf('the part of %d pieces', $count);
+        $counts = array_map(static fn (Assembly $part): int => count($part->patchIds()), [$join->left, $join->right]);
+        $areas = array_map(static fn (Assembly $part): int => $part->outline()->areaDoubled(), [$join->left, $join->right]);
+
+        return match (true) {
+            $ownLeft !== [] || $ownRight !== [] => [$with($ownLeft, $ownRight), $with($ownRight, $ownLeft)],
+            $counts[0] !== $counts[1] => [$pieces($counts[0]), $pieces($counts[1])],
+            $areas[0] !== $areas[1] => $areas[0] > $areas[1] ? ['the larger part', 'the smaller part'] : ['the smaller part', 'the larger part'],
+            default => [self::ONE_SIDE, self::OTHER_SIDE],
+        };
+    }
+
+    /** @return array<string, true> names of all fabrics in a part */
+    private static function fabricsOf(Assembly $part): array
+    {
+        return $part instanceof Piece ? [$part->patch->fabric->name => true] : array_merge(...array_map(self::fabricsOf(...), $part->children()));
     }
 
     /** @param list<string|int> $items */

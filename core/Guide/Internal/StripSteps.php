@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Guide\Chain;
+use KeenSeam\Core\Guide\PartNames;
 use KeenSeam\Core\Guide\SeamWords;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
@@ -27,6 +28,8 @@ final readonly class StripSteps
 
     private SeamWords $words;
 
+    private PartNames $names;
+
     public function __construct(
         private PressingPlan $plan,
         private int $blocks,
@@ -34,6 +37,7 @@ final readonly class StripSteps
     ) {
         $this->construction = $plan->construction;
         $this->words = new SeamWords($plan);
+        $this->names = new PartNames($plan->construction);
     }
 
     /**
@@ -93,8 +97,11 @@ final readonly class StripSteps
             if ($points > 0) {
                 $checked[] = new Step(StepKind::Check, [], $patches, [$last], $title, $this->checkWords($points), $this->blocks);
             }
-            $pressed[] = new Step(StepKind::Press, $strand->joins, $patches, [$last], $title, $this->words->pressWords($joins, 'its first unit', 'its last unit'), count($joins) * $this->blocks);
-            $measured[] = $this->measured($last, $title);
+            $pressed[] = new Step(StepKind::Press, $strand->joins, $patches, [$last], $title, $this->words->pressWords($joins, ...$this->endsOf($strand)), count($joins) * $this->blocks);
+            // Only what has upright edges is as wide and as high as a ruler says.
+            if ($this->construction->joins[$last]->outline()->isUprightRectangle()) {
+                $measured[] = $this->measured($last, $title, $this->names->ofStrand($strand));
+            }
         }
 
         return [...$sewn, ...$checked, ...$pressed, ...$measured];
@@ -111,7 +118,7 @@ final readonly class StripSteps
             PatchIds::ofJoins($joins),
             [max($strand->joins)],
             $title,
-            sprintf('Sew %s: flip each unit onto the one before it, right sides together, and sew %s between them, %s%s.', lcfirst($title), $this->edgeWords($joins), Words::counted(count($joins), 'seam', 'seams'), $this->inAllBlocks(count($joins) > 1)),
+            sprintf('Sew %s: flip %s, right sides together, and sew %s between them, %s%s.', $this->names->ofStrand($strand), $this->flipWords($strand), $this->edgeWords($joins), Words::counted(count($joins), 'seam', 'seams'), $this->inAllBlocks(count($joins) > 1)),
             count($joins) * $this->blocks,
         );
     }
@@ -125,7 +132,7 @@ final readonly class StripSteps
     {
         $steps = [];
         $longest = max([0, ...array_map(static fn (Strand $strand): int => count($strand->joins), $strands)]);
-        $names = $this->construction->order->stripName($strands[0]->depth).'s';
+        $names = $this->construction->order->stripName($strands[0]->depth) === 'half' ? 'halves' : $this->construction->order->stripName($strands[0]->depth).'s';
         for ($i = 0; $i < $longest; ++$i) {
             $joins = [];
             foreach ($strands as $strand) {
@@ -151,12 +158,9 @@ final readonly class StripSteps
     /** @return list<Step> */
     private function lastJoins(Strand $strand): array
     {
-        $name = $this->construction->order->stripName(1);
         $steps = [];
         foreach ($this->joinsOf($strand) as $i => $join) {
-            $sewn = $name.($i > 0 ? 's ' : ' ').Words::span(1, $i + 1);
-            $next = $name.' '.($i + 2);
-            $title = ucfirst($name).'s '.Words::span(1, $i + 2);
+            [$sewn, $next, $title] = $this->names->growing($strand, $i);
             $points = count($join->matchPoints());
             $common = [$join->patchIds(), [$join->id], $title];
             $steps[] = new Step(StepKind::Join, [$join->id], ...$common, text: sprintf(
@@ -170,8 +174,8 @@ final readonly class StripSteps
                 $steps[] = new Step(StepKind::Check, [], ...$common, text: $this->checkWords($points), times: $this->blocks);
             }
             $steps[] = new Step(StepKind::Press, [$join->id], ...$common, text: $this->words->pressWords([$join], $sewn, $next), times: $this->blocks);
-            if ($join !== $this->construction->root) {
-                $steps[] = $this->measured($join->id, $title);
+            if ($join !== $this->construction->root && $join->outline()->isUprightRectangle()) {
+                $steps[] = $this->measured($join->id, $title, $this->names->areNumbered(1) ? lcfirst($title) : 'it');
             }
         }
 
@@ -191,7 +195,7 @@ final readonly class StripSteps
         return sprintf('Open it and look at the face. %s well enough to leave, or do you unpick a few stitches?', $points === 1 ? 'Does the crossing meet' : sprintf('Do all %d crossings meet', $points));
     }
 
-    private function measured(int $join, string $title): Step
+    private function measured(int $join, string $title, string $name): Step
     {
         $made = $this->construction->joins[$join];
         $size = array_map(Amount::text(...), Remedy::rawSize($this->plan, $join));
@@ -202,7 +206,7 @@ final readonly class StripSteps
             $made->patchIds(),
             [$join],
             $title,
-            sprintf('Measure %s: %s x %s %s from raw edge to raw edge.', lcfirst($title), $size[0], $size[1], $this->construction->face->block->unit->value),
+            sprintf('Measure %s: %s x %s %s from raw edge to raw edge.', $name, $size[0], $size[1], $this->construction->face->block->unit->value),
             $this->blocks,
             sets: [$made->patchIds()],
             size: $size,
@@ -222,9 +226,24 @@ final readonly class StripSteps
         };
     }
 
+    /** @return array{string, string} what its first and its last part are called, where pressing names them */
+    private function endsOf(Strand $strand): array
+    {
+        return $this->names->areNumbered($strand->depth) || count($strand->parts) > 2
+            ? ['its first unit', 'its last unit']
+            : [$this->names->of($strand->parts[0]), $this->names->of($strand->parts[1])];
+    }
+
+    private function flipWords(Strand $strand): string
+    {
+        return $this->names->areNumbered($strand->depth) || count($strand->parts) > 2
+            ? 'each unit onto the one before it'
+            : sprintf('%s onto %s', $this->names->of($strand->parts[1]), $this->names->of($strand->parts[0]));
+    }
+
     private function titleOf(Strand $strand): string
     {
-        return ucfirst($this->construction->order->stripName($strand->depth)).' '.$strand->number;
+        return PartNames::title($this->names->ofStrand($strand));
     }
 
     /** @return non-empty-list<Join> */

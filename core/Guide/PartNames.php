@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Guide;
+
+use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Assembly\Strand;
+use KeenSeam\Core\Assembly\UnitName;
+use KeenSeam\Core\Block\PlacedUnit;
+
+/**
+ * What the parts of a block are called that are sewn to each other: rows and columns by their number, everything else by
+ * where it lies in the block, so that no two are called the same.
+ */
+final readonly class PartNames
+{
+    /** @var array<int, int> number of the strand that finishes an assembly, by the id of its last join */
+    private array $numbers;
+
+    /** @var array{array<int, int>, array<int, int>, array<int, int>, array<int, int>} first column by left edge, last by right, first row by upper edge, last by lower */
+    private array $lines;
+
+    private int $width;
+
+    private int $height;
+
+    public function __construct(private Construction $construction)
+    {
+        $numbers = [];
+        foreach ($construction->strands as $i => $strand) {
+            $numbers[max($strand->joins)] = $i + 1;
+        }
+        $this->numbers = $numbers;
+        $lines = [[], [], [], []];
+        foreach ($construction->face->whole->parts as $unit) {
+            if ($unit instanceof PlacedUnit) {
+                [$left, $top, $right, $bottom] = self::box($unit->outline->points);
+                $lines[0][$left] = $unit->cell->column;
+                $lines[1][$right] = $unit->cell->lastColumn();
+                $lines[2][$top] = $unit->cell->row;
+                $lines[3][$bottom] = $unit->cell->lastRow();
+            }
+        }
+        $this->lines = $lines;
+        [, , $this->width, $this->height] = self::box($construction->face->outline()->points);
+    }
+
+    /** Whether the parts of a strand are numbered: rows, columns, slanting rows, strips round a centre. */
+    public function areNumbered(int $depth): bool
+    {
+        return $depth <= 1 && in_array($this->construction->order, [Order::Rows, Order::Columns, Order::Diagonal, Order::Around], true);
+    }
+
+    /** "row 2", "the upper left quarter", "row 1, columns 1 and 2". */
+    public function ofStrand(Strand $strand): string
+    {
+        return $this->areNumbered($strand->depth)
+            ? $this->construction->order->stripName($strand->depth).' '.$strand->number
+            : $this->of($this->construction->joins[max($strand->joins)]);
+    }
+
+    /** What one of the parts is called that a strand sews together. */
+    public function of(Assembly $part): string
+    {
+        [$left, $top, $right, $bottom] = self::box($part->outline()->points);
+        if (! $part->outline()->isUprightRectangle()) {
+            return $this->unplaced($part);
+        }
+        $half = $this->halves([$left, $right], $this->width, 'left', 'right');
+        $level = $this->halves([$top, $bottom], $this->height, 'upper', 'lower');
+        $cells = $this->cells($left, $top, $right, $bottom);
+
+        return match (true) {
+            $half === '' && $level === '' => 'the block',
+            $half !== null && $level !== null && ! $this->isRow($cells) => $half !== '' && $level !== '' ? "the $level $half quarter" : 'the '.$level.$half.' half',
+            $cells !== null => $this->placed($cells, $part),
+            default => $this->unplaced($part),
+        };
+    }
+
+    /**
+     * A part and those before it, at the strand that finishes the block.
+     *
+     * @return array{string, string, string} what is sewn so far, what is sewn to it, and the title of that
+     */
+    public function growing(Strand $strand, int $position): array
+    {
+        $name = $this->construction->order->stripName(1);
+        if ($this->areNumbered(1)) {
+            return [$name.($position > 0 ? 's ' : ' ').Words::span(1, $position + 1), $name.' '.($position + 2), ucfirst($name).'s '.Words::span(1, $position + 2)];
+        }
+        $parts = array_map($this->of(...), array_slice($strand->parts, 0, $position + 2));
+        [$sewn, $next] = [$position === 0 ? $parts[0] : 'what is sewn so far', $parts[$position + 1]];
+        $isHalves = count($strand->parts) === 2 && str_ends_with($sewn, ' half') && str_ends_with($next, ' half');
+
+        return [$sewn, $next, $isHalves ? 'Both halves' : self::title($next).($position === 0 ? ' to '.$sewn : '')];
+    }
+
+    /** What one of the parts is called that are numbered: "row", "slanting row". */
+    public function numbered(): string
+    {
+        return $this->construction->order->stripName(1);
+    }
+
+    /** As a title: without the article. */
+    public static function title(string $name): string
+    {
+        return ucfirst(str_starts_with($name, 'the ') ? substr($name, 4) : $name);
+    }
+
+    /**
+     * @param array{int, int} $ends
+     *
+     * @return string|null '' for all of it, null where it is neither half
+     */
+    private function halves(array $ends, int $whole, string $first, string $second): ?string
+    {
+        return match (true) {
+            $ends === [0, $whole] => '',
+            $ends[0] === 0 && 2 * $ends[1] === $whole => $first,
+            2 * $ends[0] === $whole && $ends[1] === $whole => $second,
+            default => null,
+        };
+    }
+
+    /** @return array{int, int, int, int}|null first and last row, first and last column */
+    private function cells(int $left, int $top, int $right, int $bottom): ?array
+    {
+        return isset($this->lines[0][$left], $this->lines[1][$right], $this->lines[2][$top], $this->lines[3][$bottom])
+            ? [$this->lines[2][$top], $this->lines[3][$bottom], $this->lines[0][$left], $this->lines[1][$right]]
+            : null;
+    }
+
+    /** @param array{int, int, int, int}|null $cells */
+    private function isRow(?array $cells): bool
+    {
+        return $cells !== null && ($cells[0] === $cells[1] || $cells[2] === $cells[3]);
+    }
+
+    /** @param array{int, int, int, int} $cells */
+    private function placed(array $cells, Assembly $part): string
+    {
+        [$firstRow, $lastRow, $firstColumn, $lastColumn] = $cells;
+        [$left, $top, $right, $bottom] = self::box($part->outline()->points);
+        $rows = ($firstRow === $lastRow ? 'row ' : 'rows ').Words::span($firstRow, $lastRow);
+        $columns = ($firstColumn === $lastColumn ? 'column ' : 'columns ').Words::span($firstColumn, $lastColumn);
+        $isUnit = $part instanceof Piece || ($part instanceof Join && $part->tie !== null);
+
+        return match (true) {
+            [$left, $right] === [0, $this->width] => $rows,
+            [$top, $bottom] === [0, $this->height] => $columns,
+            $isUnit => sprintf('the %s at %s, %s', $this->unit($part), $rows, $columns),
+            default => $rows.', '.$columns,
+        };
+    }
+
+    private function unit(Assembly $part): string
+    {
+        return $part instanceof Join && $part->tie !== null ? UnitName::ofClass($this->construction->classes[$part->tie->unitClass], false) : ($part instanceof Piece ? $part->patch->fabric->name.' piece' : 'unit');
+    }
+
+    private function unplaced(Assembly $part): string
+    {
+        return match (true) {
+            $part instanceof Piece => 'the '.$part->patch->fabric->name.' piece',
+            $part instanceof Join && $part->tie !== null => 'the '.$this->unit($part),
+            $part instanceof Join => 'part '.($this->numbers[$part->id] ?? 0),
+            default => 'part',
+        };
+    }
+
+    /**
+     * @param non-empty-list<\KeenSeam\Core\Geometry\Point> $points
+     *
+     * @return array{int, int, int, int} left, top, right, bottom
+     */
+    private static function box(array $points): array
+    {
+        [$xs, $ys] = [array_map(static fn ($point): int => $point->x, $points), array_map(static fn ($point): int => $point->y, $points)];
+
+        return [min($xs), min($ys), max($xs), max($ys)];
+    }
+}
