@@ -142,14 +142,7 @@ final readonly class CuttingDocument
             'wrongHand' => $as->wrongHand(),
             'over' => implode(', ', array_filter([Leftovers::inShort($as, $parts !== null), $parts === null ? '' : $this->clothWords($as)])),
             'pieces' => array_map(fn (Piece $piece): array => $this->piece($piece, $as), $way->pieces),
-            'stages' => $way->key === $made->way->key ? array_map(static fn (Stage $stage): array => [
-                'do' => $stage->do->value,
-                'words' => $stage->words,
-                'things' => $stage->cloth,
-                'marks' => $stage->marks,
-                'stitches' => $stage->stitches,
-                'knives' => $stage->knives,
-            ], $way->stages) : [],
+            'stages' => $way->key === $made->way->key ? array_map(self::stage(...), $way->stages) : [],
             'note' => $way->note,
             'bonus' => $this->bonus($way),
         ];
@@ -242,6 +235,19 @@ final readonly class CuttingDocument
                     'height' => $piece['height']->toFloat(),
                 ], $strip['pieces']),
             ], $packing->strips),
+        ];
+    }
+
+    /** @return array<string, mixed> how it lies there, for the cutting table and the machine alike */
+    public static function stage(Stage $stage): array
+    {
+        return [
+            'do' => $stage->do->value,
+            'words' => $stage->words,
+            'things' => $stage->cloth,
+            'marks' => $stage->marks,
+            'stitches' => $stage->stitches,
+            'knives' => $stage->knives,
         ];
     }
 }

@@ -29,7 +29,7 @@ final readonly class StepSheet implements Sheet
     /** JSON of WorkDocument::step(). */
     public static function text(Work $work, Step $step, ShelfBlock $block): string
     {
-        $sources = [$step->key(), $step->joins, $step->made, $step->patchIds, $block->take_up, $block->square_up, $block->leave, $block->ease, $work->working->facts()->measured()];
+        $sources = [$step->key(), $step->joins, $step->made, $step->patchIds, $step->stages, $block->take_up, $block->square_up, $block->leave, $block->ease, $work->working->facts()->measured()];
 
         return $work->working->sheet(
             'step',

@@ -115,6 +115,7 @@ final class WorkDocument
         return [
             'shown' => self::shown($plan, $step, $edges),
             'takes' => array_map(static fn (Take $take): array => self::take($construction, $take, $edges), $takes),
+            'stages' => array_map(CuttingDocument::stage(...), $step->stages),
             'furls' => $step->do === StepKind::Press ? self::furls($plan, $step) : [],
             'ruler' => $isLong ? self::ruler($work, $plan, $block, $takeUp, $join, $edges) : null,
             'lookTwice' => $join !== null && $join->tie === null ? self::lookTwice($construction, $step) : [],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Guide;
 
 use KeenSeam\Core\Assembly\SeamPlaces;
+use KeenSeam\Core\Making\Stage;
 use KeenSeam\Core\Making\StageKind;
 
 /** One thing to do at the machine, the iron or the table. */
@@ -23,6 +24,7 @@ final readonly class Step
      * @param string|null                $way       key of the way in which the units are made
      * @param StageKind|null             $stage     of that way
      * @param int|null                   $first     how many of them are done and measured before the rest
+     * @param list<Stage>                $stages    how what is sewn, cut or pressed lies there, where that is not yet in the shape of its patches
      * @param string|null                $place     tells the step by where its seams and patches lie
      */
     public function __construct(
@@ -39,13 +41,18 @@ final readonly class Step
         public ?string $way = null,
         public ?StageKind $stage = null,
         public ?int $first = null,
+        public array $stages = [],
         private ?string $place = null,
     ) {}
 
-    /** Another thing that is done to the same units. */
-    public function doing(StepKind $do, StageKind $stage, string $text, int $times, ?int $first): self
+    /**
+     * Another thing that is done to the same units.
+     *
+     * @param list<Stage> $stages
+     */
+    public function doing(StepKind $do, StageKind $stage, string $text, int $times, ?int $first, array $stages): self
     {
-        return new self($do, [], $this->patchIds, [], $this->title, $text, $times, $this->unitClass, way: $this->way, stage: $stage, first: $first);
+        return new self($do, [], $this->patchIds, [], $this->title, $text, $times, $this->unitClass, way: $this->way, stage: $stage, first: $first, stages: $stages);
     }
 
     /**
@@ -56,7 +63,7 @@ final readonly class Step
      */
     public function with(array $joins, array $made): self
     {
-        return new self($this->do, $joins, $this->patchIds, $made, $this->title, $this->text, $this->times, $this->unitClass, $this->sets, $this->size, $this->way, $this->stage, $this->first);
+        return new self($this->do, $joins, $this->patchIds, $made, $this->title, $this->text, $this->times, $this->unitClass, $this->sets, $this->size, $this->way, $this->stage, $this->first, $this->stages);
     }
 
     /** The same step, told by where it is done: its key is then the same whatever numbers the joins have. */
@@ -66,7 +73,7 @@ final readonly class Step
         $patches = static fn (array $ids): string => implode(',', array_map($places->ofPatch(...), $ids));
         $place = implode('/', [$joins($this->joins), $patches($this->patchIds), $joins($this->made), implode(';', array_map($patches, $this->sets))]);
 
-        return new self($this->do, $this->joins, $this->patchIds, $this->made, $this->title, $this->text, $this->times, $this->unitClass, $this->sets, $this->size, $this->way, $this->stage, $this->first, substr(md5($place), 0, 12));
+        return new self($this->do, $this->joins, $this->patchIds, $this->made, $this->title, $this->text, $this->times, $this->unitClass, $this->sets, $this->size, $this->way, $this->stage, $this->first, $this->stages, substr(md5($place), 0, 12));
     }
 
     /** The same for the same step of the same block, however the rest is planned. */

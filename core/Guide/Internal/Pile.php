@@ -107,6 +107,22 @@ final readonly class Pile
         return $this->way !== null && $this->way->rounds() === count($this->rounds);
     }
 
+    /**
+     * The stages of its way that a step does; none where the pieces are sewn in the shape of their patches.
+     *
+     * @return list<Stage>
+     */
+    public function stages(StageKind $do, int $round): array
+    {
+        if ($this->way === null || $this->isCutToShape()) {
+            return [];
+        }
+        // Where corners share a trip one of them stands for the others.
+        $ofWay = $this->followsStages() ? $round : intdiv($round * $this->way->rounds(), max(1, count($this->rounds)));
+
+        return $this->way->stagesOf($do, $do === StageKind::Press ? $ofWay + 1 : $ofWay);
+    }
+
     private function inABatch(StageKind $do, int $round): int
     {
         return array_sum(array_map(static fn (Stage $stage): int => $stage->count, $this->way?->stagesOf($do, $round) ?? []));

@@ -115,7 +115,7 @@ final readonly class UnitSteps
             // Where the seams of a block do not part the first batch from the others, it is still made first.
             $isFirst && $pile->isBatch() && $pile->batches > 1 => max(1, intdiv($times, $pile->batches)),
             default => null,
-        });
+        }, $do === StepKind::CutApart && ! $pile->isBatch() ? [] : $pile->stages($stage, $round));
         $steps = [];
         [$marks, $drawn] = $this->marks($pile, $joins, $round, $isFirst);
         if ($marks !== '') {

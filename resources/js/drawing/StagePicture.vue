@@ -5,7 +5,7 @@ import { pointsText } from './geometry'
 import { laidApart } from './stages'
 
 /** One stage of making a unit, to scale at raw size: cloth with its back hatched, drawn lines, stitches, the knife's way. */
-const props = defineProps<{ stage: StageShown; colours: Map<string, string> }>()
+const props = defineProps<{ stage: StageShown; colours: Map<string, string>; large?: boolean }>()
 
 const hatching = useId()
 const laid = computed(() => laidApart(props.stage.things, props.stage.do === 'lay'))
@@ -20,7 +20,7 @@ const lines = computed(() => [
 </script>
 
 <template>
-  <svg class="stage-picture" :viewBox="viewBox" aria-hidden="true">
+  <svg class="stage-picture" :class="{ large }" :viewBox="viewBox" aria-hidden="true">
     <defs>
       <pattern :id="hatching" patternUnits="userSpaceOnUse" :width="unit * 7" :height="unit * 7" patternTransform="rotate(45)">
         <line x1="0" y1="0" x2="0" :y2="unit * 7" stroke="#fff" :stroke-width="unit * 4" stroke-opacity="0.5" />
@@ -42,6 +42,11 @@ const lines = computed(() => [
   display: block;
   width: 92px;
   height: 74px;
+}
+
+.stage-picture.large {
+  width: 100%;
+  height: 100%;
 }
 
 .halo {

@@ -137,7 +137,7 @@ describe('the pictures of a step', () => {
       taking([[0], [1]], [{ from: [2, 0], to: [2, 2] }]),
       taking([[2], [3]], [{ from: [2, 2], to: [2, 4] }]),
     ],
-    furls: [],
+    furls: [], stages: [],
       ruler: null,
     lookTwice: [1, 3].map((patch) => ({ row: 1, column: patch, ratio: 1, patch, side: null, right: [], wrong: [{ placement: { turn: 180, mirrored: false }, patches: [], ring: null }] })),
   } as StepPicture

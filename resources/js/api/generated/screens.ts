@@ -4,6 +4,12 @@
 export type Place = [number, number]
 export type PressDirection = 'left' | 'right' | 'open'
 export type Nesting = 'nested' | 'stacked' | 'lopsided' | 'flat'
+/** Layers of cloth at raw size, the lowest first. */
+export type ClothShown = {
+  fabric: string
+  points: Place[]
+  isBack: boolean
+}[]
 export type Pair = [string, string]
 export type Chain = 'row-by-row' | 'webbed'
 export type UnpickCause = 'turned' | 'wrong-hand' | 'missed-point' | 'pressed-wrong' | 'other'
@@ -153,12 +159,6 @@ export type WallEdit =
       corner: CornerName
       to: CornerName
     }
-/** Layers of cloth at raw size, the lowest first. */
-export type ClothShown = {
-  fabric: string
-  points: Place[]
-  isBack: boolean
-}[]
 export type Margin = 'exact' | 'larger'
 export type Build = 'alike' | 'as they come'
 export type SpreadShown = SpreadDrawn | TooManyJoins
@@ -285,6 +285,8 @@ export interface TakeShown {
   }[]
 }
 export interface StepPicture {
+  /** How what the step does lies on the table, where the pieces are not in the shape of the patches yet. */
+  stages: StageShown[]
   /** Crossings at which the step furls a seam; clockwise: how each allowance is laid from its seam, as one looks at the back. */
   furls: {
     at: Place
@@ -314,6 +316,15 @@ export interface StepPicture {
       ring: Place | null
     }[]
   }[]
+}
+export interface StageShown {
+  do: 'lay' | 'mark' | 'sew' | 'cut' | 'open' | 'press' | 'trim' | 'turn'
+  words: string
+  /** What lies there; lines are drawn on the first. */
+  things: ClothShown[]
+  marks: [Place, Place][]
+  stitches: [Place, Place][]
+  knives: [Place, Place][]
 }
 export interface JoinSheetShown {
   id: number
@@ -1030,15 +1041,6 @@ export interface WayPiece {
   shape: string
   /** How it is cut on, '' when it stays whole. */
   then: string
-}
-export interface StageShown {
-  do: 'lay' | 'mark' | 'sew' | 'cut' | 'open' | 'press' | 'trim' | 'turn'
-  words: string
-  /** What lies there; lines are drawn on the first. */
-  things: ClothShown[]
-  marks: [Place, Place][]
-  stitches: [Place, Place][]
-  knives: [Place, Place][]
 }
 export interface WayShown {
   key: string

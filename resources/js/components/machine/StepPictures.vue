@@ -8,6 +8,7 @@ import { boxRound } from '@/drawing/geometry'
 import FurlLens from '@/drawing/FurlLens.vue'
 import PiecesApart from '@/drawing/PiecesApart.vue'
 import PiecesInHand from '@/drawing/PiecesInHand.vue'
+import StagePicture from '@/drawing/StagePicture.vue'
 import SeamRuler from '@/drawing/SeamRuler.vue'
 import UnitIcon from '@/drawing/UnitIcon.vue'
 
@@ -27,7 +28,9 @@ const seam = computed(() => {
   return all[step.joins.indexOf(next ?? -1)] ?? null
 })
 const hereOf = <T,>(all: T[]): T[] => (seam.value === null ? all.slice(0, MOST) : all.slice(seam.value.take, seam.value.take + 1))
-const takes = computed(() => hereOf(props.picture?.takes ?? []))
+const stages = computed(() => (props.picture?.stages ?? []).filter((stage) => stage.things.length > 0).slice(0, MOST))
+/** Pieces that are not in the shape of the patches yet are shown as they are. */
+const takes = computed(() => (stages.value.length > 0 ? [] : hereOf(props.picture?.takes ?? [])))
 const shown = computed(() => props.picture?.shown ?? [{ patches: props.step?.patches ?? [], raw: [], flaps: [], size: null }])
 const parts = computed(() => (props.step === null ? [{ patches: undefined, raw: [], flaps: props.press.flaps, size: null }] : shown.value.length === props.picture?.takes.length ? hereOf(shown.value) : shown.value.slice(0, MOST)))
 const size = computed(() => (props.step?.size === null ? (parts.value[0]?.size ?? null) : null))
@@ -58,7 +61,11 @@ const side = computed(() => (props.isLeftHanded ? 'left' : 'right'))
 </script>
 
 <template>
-  <div class="pictures" :class="{ wide: isWide && !picture?.ruler, ruled: picture?.ruler, sewing: takes.length > 0 }">
+  <div class="pictures" :class="{ wide: isWide && !picture?.ruler, ruled: picture?.ruler, sewing: takes.length > 0, staged: stages.length > 0 }">
+    <figure v-if="stages.length > 0" class="on-table">
+      <figcaption>{{ step?.do === 'press' ? 'At the iron' : step?.do === 'join' ? 'Under the needle' : step?.do === 'cut-apart' ? 'Under the knife' : 'On the table' }} <span class="soft">{{ step?.do === 'join' ? 'the dashed lines are sewn' : step?.do === 'cut-apart' ? 'cut along the red lines' : '' }}</span></figcaption>
+      <div class="several"><StagePicture v-for="(stage, i) in stages" :key="i" :stage="stage" :colours="colours" large /></div>
+    </figure>
     <figure v-if="takes.length > 0" class="take">
       <figcaption>Take <span class="soft">sew the stitched edge</span></figcaption>
       <div class="several"><PiecesApart v-for="(take, i) in takes" :key="i" :face="press.face" :take="take" :at="seam?.at ?? null" :label="`To be sewn to each other: ${name}`" /></div>
@@ -68,7 +75,7 @@ const side = computed(() => (props.isLeftHanded ? 'left' : 'right'))
       <div class="several"><PiecesInHand v-for="(take, i) in takes" :key="i" :face="press.face" :take="take" :at="seam?.at ?? 0" :is-left-handed="isLeftHanded" :label="`Right sides together, edge to sew at the ${side}`" /></div>
     </figure>
     <figure class="opened">
-      <figcaption>{{ takes.length > 0 ? 'Opened' : 'Face' }} <span v-if="size" class="soft">must measure <FractionText :text="size.join(' x ')" /></span></figcaption>
+      <figcaption>{{ takes.length > 0 ? 'Opened' : stages.length > 0 ? 'What it becomes' : 'Face' }} <span v-if="size" class="soft">must measure <FractionText :text="size.join(' x ')" /></span></figcaption>
       <div class="several"><BlockFace v-for="(part, i) in parts" :key="i" :face="press.face" :label="`Face: ${name}`" :joins="press.joins" :highlighted="highlighted" :patches="part.patches" :raw="part.raw" :close-up="isCloseUp" :pixels="420" /></div>
     </figure>
     <figure v-if="hasBack" class="opened">
