@@ -9,8 +9,8 @@ const server = { version: 1, locks: new Map<number, PressDirection>(), seen: [] 
 
 const joins = () => [join({ id: 0, isOfUnit: true }), join({ id: 1, isOfUnit: true }), join({ id: 2, title: 'Row 1, seam 1' })].map((one) => ({ ...one, pile: null, press: [server.locks.get(one.id) ?? 'left'] }))
 const plan = () => `plan ${[...server.locks].join(' ')}`
-const beside = () => ({ block: { id: 7, name: 'Tide Gate', version: server.version }, plan: plan(), locked: [...server.locks.keys()], pressed: [], locks: server.locks.size })
-const station = () => ({ ...beside(), face, joins: joins(), piles: [] })
+const beside = () => ({ block: { id: 7, name: 'Tide Gate', version: server.version }, plan: plan(), locked: [...server.locks.keys()], pressed: [], ruled: [], ownWay: true, locks: server.locks.size })
+const station = () => ({ ...beside(), face, joins: joins(), crossings: [], piles: [] })
 
 async function serve(path: string, init: RequestInit = {}): Promise<Response> {
   if (server.isAway) throw new TypeError('no answer')

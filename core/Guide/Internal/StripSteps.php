@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Guide\Internal;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Strand;
+use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\PartNames;
 use KeenSeam\Core\Guide\SeamWords;
@@ -16,6 +17,7 @@ use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Pressing\PressQuestion;
 
 /**
  * Sewing units to rows, rows to larger parts, and those to the block.
@@ -24,9 +26,15 @@ use KeenSeam\Core\Pressing\PressingPlan;
  */
 final readonly class StripSteps
 {
+    /** Of more lumps along one seam nobody reads where each lies. */
+    private const MOST_LUMPS = 4;
+
     private Construction $construction;
 
     private SeamWords $words;
+
+    /** @var list<Point> crossings that lie thicker than a lump, once all is pressed */
+    private array $thick;
 
     private PartNames $names;
 
@@ -37,6 +45,7 @@ final readonly class StripSteps
     ) {
         $this->construction = $plan->construction;
         $this->words = new SeamWords($plan);
+        $this->thick = array_values(array_map(static fn (int $i): Point => $plan->junctions[$i]->at, array_keys(array_filter($plan->peaks(), static fn (int $peak): bool => $peak > PressQuestion::LUMP))));
         $this->names = new PartNames($plan->construction);
     }
 
@@ -97,7 +106,7 @@ final readonly class StripSteps
             if ($points > 0) {
                 $checked[] = new Step(StepKind::Check, [], $patches, [$last], $title, $this->checkWords($points), $this->blocks);
             }
-            $pressed[] = new Step(StepKind::Press, $strand->joins, $patches, [$last], $title, $this->words->pressWords($joins, ...$this->endsOf($strand)), count($joins) * $this->blocks);
+            $pressed[] = new Step(StepKind::Press, $strand->joins, $patches, [$last], $title, $this->words->pressWords($joins, ...$this->endsOf($strand)).$this->weightWords($joins), count($joins) * $this->blocks);
             // Only what has upright edges is as wide and as high as a ruler says.
             if ($this->construction->joins[$last]->outline()->isUprightRectangle()) {
                 $measured[] = $this->measured($last, $title, $this->names->ofStrand($strand));
@@ -118,7 +127,7 @@ final readonly class StripSteps
             PatchIds::ofJoins($joins),
             [max($strand->joins)],
             $title,
-            sprintf('Sew %s: flip %s, right sides together, and sew %s between them, %s%s.', $this->names->ofStrand($strand), $this->flipWords($strand), $this->edgeWords($joins), Words::counted(count($joins), 'seam', 'seams'), $this->inAllBlocks(count($joins) > 1)),
+            sprintf('Sew %s: flip %s, right sides together, and sew %s between them, %s%s.', $this->names->ofStrand($strand), $this->flipWords($strand), $this->edgeWords($joins), Words::counted(count($joins), 'seam', 'seams'), $this->inAllBlocks(count($joins) > 1)).$this->slowWords($joins),
             count($joins) * $this->blocks,
         );
     }
@@ -169,11 +178,11 @@ final readonly class StripSteps
                 $sewn,
                 $points === 0 ? '' : sprintf(', matching %s', Words::counted($points, 'crossing', 'crossings')),
                 $this->inAllBlocks(false),
-            ), times: $this->blocks);
+            ).$this->slowWords([$join]), times: $this->blocks);
             if ($points > 0) {
                 $steps[] = new Step(StepKind::Check, [], ...$common, text: $this->checkWords($points), times: $this->blocks);
             }
-            $steps[] = new Step(StepKind::Press, [$join->id], ...$common, text: $this->words->pressWords([$join], $sewn, $next), times: $this->blocks);
+            $steps[] = new Step(StepKind::Press, [$join->id], ...$common, text: $this->words->pressWords([$join], $sewn, $next).$this->weightWords([$join]), times: $this->blocks);
             if ($join !== $this->construction->root && $join->outline()->isUprightRectangle()) {
                 $steps[] = $this->measured($join->id, $title, $this->names->areNumbered(1) ? lcfirst($title) : 'it');
             }
@@ -188,6 +197,47 @@ final readonly class StripSteps
         $blocks = $this->blocks;
 
         return $blocks === 1 ? '' : sprintf(' in each of the %d blocks: %s', $blocks, $hasSeveralSeams ? 'the first of every block in one chain, then the next' : 'all of them in one chain');
+    }
+
+    /**
+     * Where the needle is turned by hand.
+     *
+     * @param list<Join> $joins
+     */
+    private function slowWords(array $joins): string
+    {
+        $lumps = $this->lumps($joins);
+
+        return $lumps === [] ? '' : sprintf(' Slow down by hand over the %s at %s.', count($lumps) === 1 ? 'lump' : 'lumps', Words::listed($lumps));
+    }
+
+    /** @param list<Join> $joins */
+    private function weightWords(array $joins): string
+    {
+        return $this->lumps($joins) === [] ? '' : ' Press the lump flat and lay a weight on it until it is cold.';
+    }
+
+    /**
+     * Crossings on the seams that lie thicker than a lump, once all is pressed.
+     *
+     * @param list<Join> $joins
+     *
+     * @return list<string> where they are
+     */
+    private function lumps(array $joins): array
+    {
+        $ends = array_merge(...array_map(static fn (Join $join): array => [$join->seam->from, $join->seam->to], $joins));
+        [$xs, $ys] = [array_map(static fn (Point $end): int => $end->x, $ends), array_map(static fn (Point $end): int => $end->y, $ends)];
+        $box = [min([PHP_INT_MAX, ...$xs]), min([PHP_INT_MAX, ...$ys]), max([0, ...$xs]), max([0, ...$ys])];
+        $places = [];
+        foreach ($this->thick as $at) {
+            $isNear = $at->x >= $box[0] && $at->x <= $box[2] && $at->y >= $box[1] && $at->y <= $box[3];
+            if ($isNear && array_filter($joins, static fn (Join $join): bool => $join->seam->containsInside($at)) !== []) {
+                $places[] = implode(', ', $this->construction->face->lattice->toText($at));
+            }
+        }
+
+        return count($places) > self::MOST_LUMPS ? [sprintf('%d crossings', count($places))] : $places;
     }
 
     private function checkWords(int $points): string

@@ -52,9 +52,9 @@ final class WorkStepsTest extends TestCase
             'press Press the seam toward its first unit.',
             'measure Measure row 1: 4 1/2 x 2 1/2 in from raw edge to raw edge.',
             'measure Measure row 2: 4 1/2 x 2 1/2 in from raw edge to raw edge.',
-            'join Flip row 2 onto row 1, right sides together, and sew, matching 1 crossing.',
+            'join Flip row 2 onto row 1, right sides together, and sew, matching 1 crossing. Slow down by hand over the lump at 2, 2.',
             'check Open it and look at the face. Does the crossing meet well enough to leave, or do you unpick a few stitches?',
-            'press Press the seam toward row 1.',
+            'press Press the seam toward row 1. Press the lump flat and lay a weight on it until it is cold.',
             'square-up Square up the block to 4 1/2 x 4 1/2 in: straight edges, and not into the allowance of a point.',
             'measure Measure the block: 4 1/2 x 4 1/2 in from raw edge to raw edge.',
         ], array_map(static fn (Step $step): string => $step->do->value.' '.$step->text, $steps));
