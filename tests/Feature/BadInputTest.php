@@ -15,7 +15,7 @@ use Random\Randomizer;
 final class BadInputTest extends TestCase
 {
     /** Field names that some request knows, so that junk gets further than the first check. */
-    private const FIELDS = ['edit', 'do', 'events', 'id', 'step', 'at', 'join', 'cause', 'blocks', 'order', 'style', 'direction', 'rest', 'twoPiles', 'equalParts', 'takeUp', 'squareUp', 'leave', 'ease', 'width', 'height', 'strips', 'measured', 'notes', 'chain', 'places', 'turn', 'mirrored', 'row', 'column', 'preference', 'ways', 'isOversize', 'marks', 'cells', 'name', 'units', 'key', 'text', 'picture', 'value', 'color', 'symmetry', 'size', 'kind', 'fabrics', 'unit', 'list', 'done'];
+    private const FIELDS = ['edit', 'do', 'events', 'id', 'step', 'at', 'join', 'cause', 'blocks', 'order', 'style', 'direction', 'rest', 'twoPiles', 'equalParts', 'takeUp', 'squareUp', 'leave', 'ease', 'width', 'height', 'strips', 'measured', 'notes', 'chain', 'places', 'turn', 'mirrored', 'row', 'column', 'preference', 'ways', 'isOversize', 'marks', 'cells', 'name', 'units', 'key', 'text', 'picture', 'value', 'color', 'symmetry', 'size', 'kind', 'fabrics', 'unit', 'list', 'done', 'rules', 'locks', 'directions', 'own', 'sew', 'parts', 'a', 'b', 'lump', 'on'];
 
     public function test_junk_is_answered_by_a_sentence_and_changes_nothing(): void
     {

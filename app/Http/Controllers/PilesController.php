@@ -63,7 +63,7 @@ final readonly class PilesController
         if ($given === null) {
             return $working->facts()->twoPiles();
         }
-        $classes = is_array($given) ? array_keys(array_intersect($labels, $given)) : [];
+        $classes = is_array($given) ? array_keys(array_intersect($labels, array_filter($given, is_string(...)))) : [];
 
         return is_array($given) && count($classes) === count($given) ? $classes : throw ChoiceNotKnown::among('twoPiles', array_values($labels));
     }

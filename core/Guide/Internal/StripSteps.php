@@ -45,7 +45,7 @@ final readonly class StripSteps
     ) {
         $this->construction = $plan->construction;
         $this->words = new SeamWords($plan);
-        $this->thick = array_values(array_map(static fn (int $i): Point => $plan->junctions[$i]->at, array_keys(array_filter($plan->peaks(), static fn (int $peak): bool => $peak > PressQuestion::LUMP))));
+        $this->thick = array_map(static fn (int $i): Point => $plan->junctions[$i]->at, array_keys(array_filter($plan->peaks(), static fn (int $peak): bool => $peak > PressQuestion::LUMP)));
         $this->names = new PartNames($plan->construction);
     }
 
