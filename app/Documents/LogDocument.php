@@ -16,7 +16,7 @@ final class LogDocument
 
     public const VERSION = 1;
 
-    private const COLUMNS = ['at', 'block', 'deed', 'step', 'do', 'place', 'times', 'seconds', 'cause', 'units', 'seams', 'width', 'height', 'meant_width', 'meant_height'];
+    private const COLUMNS = ['at', 'block', 'deed', 'step', 'do', 'place', 'times', 'seconds', 'cause', 'reason', 'units', 'seams', 'width', 'height', 'meant_width', 'meant_height'];
 
     /**
      * @param list<LogEntry>     $all   of every block: the time of an entry is told by the one before it
@@ -49,7 +49,7 @@ final class LogDocument
         fputcsv($file, self::COLUMNS, escape: '');
         foreach ($log['entries'] as $entry) {
             $size = [...(array) ($entry['size'] ?? ['', '']), ...(array) ($entry['meant'] ?? ['', ''])];
-            $cells = [...array_map(static fn (string $name): mixed => $entry[$name] ?? '', array_slice(self::COLUMNS, 0, 11)), ...$size];
+            $cells = [...array_map(static fn (string $name): mixed => $entry[$name] ?? '', array_slice(self::COLUMNS, 0, -4)), ...$size];
             fputcsv($file, array_map(self::cell(...), $cells), escape: '');
         }
         rewind($file);
@@ -73,7 +73,7 @@ final class LogDocument
             'block' => $block,
             'deed' => $entry->deed->value,
             ...($entry->does === null ? [] : ['step' => $entry->title, 'do' => $entry->does->value, 'place' => $entry->does->place(), 'times' => $entry->times, 'seconds' => $seconds]),
-            ...($entry->cause === null ? [] : ['step' => $entry->title, 'cause' => $entry->cause->value, 'units' => $entry->units, 'seams' => $entry->seams]),
+            ...($entry->cause === null ? [] : ['step' => $entry->title, 'cause' => $entry->cause->value, ...($entry->reason === '' ? [] : ['reason' => $entry->reason]), 'units' => $entry->units, 'seams' => $entry->seams]),
             ...($entry->measured === null ? [] : self::sizes($entry->measured)),
         ];
     }

@@ -42,7 +42,7 @@ final class LogbookDocument
             'unpicks' => array_map(static fn (LogEntry $entry): array => [
                 'at' => $entry->at,
                 'block' => $names[$entry->block] ?? '',
-                'why' => ($entry->cause ?? UnpickCause::Other)->words(),
+                'why' => $entry->why(),
                 'title' => $entry->title === '' ? $entry->units : $entry->title,
                 'seams' => $entry->seams,
             ], array_slice(array_reverse($log->unpicks), 0, self::MOST)),

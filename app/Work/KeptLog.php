@@ -68,6 +68,7 @@ final class KeptLog
             $number('seams', 0),
             $text('units', 'units'),
             $deed === Deed::Measured ? self::measured($event->data) : null,
+            $text('reason'),
         );
     }
 

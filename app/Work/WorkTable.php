@@ -117,6 +117,7 @@ final readonly class WorkTable
         $join = $fields->number('join');
         $cause = $fields->choice('cause', UnpickCause::class);
         $blocks = $fields->has('blocks') ? $fields->number('blocks') : 1;
+        $reason = $fields->has('reason') ? trim($fields->text('reason')) : '';
         $opened = $work->progress->toUnpick($construction, $join);
         if ($opened === []) {
             throw WorkNotPossible::notSewn();
@@ -128,7 +129,7 @@ final readonly class WorkTable
 
         return [
             $work->with($work->progress->unpicked($construction, $join, $work->pedal->steps, $blocks, $work->blocks)),
-            ['join' => $join, 'title' => SeamName::all($construction)[$join]->title, 'cause' => $cause->value, 'seams' => count($opened) * $blocks, 'blocks' => $blocks, 'units' => $units],
+            ['join' => $join, 'title' => SeamName::all($construction)[$join]->title, 'cause' => $cause->value, ...($reason === '' ? [] : ['reason' => $reason]), 'seams' => count($opened) * $blocks, 'blocks' => $blocks, 'units' => $units],
             '',
         ];
     }

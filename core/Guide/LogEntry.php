@@ -16,6 +16,7 @@ final readonly class LogEntry
      * @param UnpickCause|null $cause    of an unpicking
      * @param int              $seams    that were opened
      * @param string           $units    what the units at an opened seam are called
+     * @param string           $reason   of an unpicking, in the quilter's own words; empty where she wrote none
      */
     public function __construct(
         public int $block,
@@ -29,5 +30,12 @@ final readonly class LogEntry
         public int $seams = 0,
         public string $units = 'units',
         public ?MeasuredPart $measured = null,
+        public string $reason = '',
     ) {}
+
+    /** Why a seam was opened, in her own words where she wrote any. */
+    public function why(): string
+    {
+        return $this->reason !== '' ? $this->reason : ($this->cause ?? UnpickCause::Other)->words();
+    }
 }

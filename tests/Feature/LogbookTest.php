@@ -71,7 +71,7 @@ final class LogbookTest extends TestCase
     public function test_the_file_fits_its_schema_and_the_table_its_columns(): void
     {
         $this->sewWhole(3, ['Row 1' => '12 7/16']);
-        $this->tell(3, ['do' => 'unpicked', 'join' => 0, 'cause' => 'other']);
+        $this->tell(3, ['do' => 'unpicked', 'join' => 0, 'cause' => 'other', 'reason' => '=the bobbin ran out']);
         $this->tell(3, ['do' => 'paused']);
         $file = $this->get('/api/blocks/3/logbook.json')->assertOk()->assertDownload('tide-gate-logbook.json');
         $schema = json_decode((string) file_get_contents(base_path('schema/log.schema.json')), false, 512, JSON_THROW_ON_ERROR);
@@ -82,13 +82,16 @@ final class LogbookTest extends TestCase
         self::assertSame('2025-10-09T08:53:20Z', gmdate('Y-m-d\TH:i:s\Z', self::START / 1000));
         self::assertSame('2025-10-09T08:54:20Z', $entries[0]['at']);
         self::assertContains(['12 7/16 in', '2 1/2 in'], array_column($entries, 'size'));
+        self::assertSame(['=the bobbin ran out'], array_column($entries, 'reason'));
+        self::assertSame('=the bobbin ran out', $this->getJson('/api/blocks/3/logbook')->json('unpicks.0.why'));
 
         $table = $this->get('/api/blocks/3/logbook.csv')->assertOk()->assertDownload('tide-gate-logbook.csv');
         self::assertStringStartsWith('text/csv', (string) $table->headers->get('Content-Type'));
         $lines = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), explode("\n", trim((string) $table->getContent())));
         self::assertCount(count($entries) + 1, $lines);
-        self::assertSame([15], array_values(array_unique(array_map(count(...), $lines))), 'every line has every column');
+        self::assertSame([16], array_values(array_unique(array_map(count(...), $lines))), 'every line has every column');
         self::assertSame(['at', 'block', 'deed', 'step'], array_slice($lines[0], 0, 4));
+        self::assertContains("'=the bobbin ran out", array_merge(...$lines), 'no formula for a spreadsheet');
         $this->get('/api/logbook.xml')->assertNotFound();
     }
 

@@ -10,6 +10,7 @@ use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\PartNames;
+use KeenSeam\Core\Guide\RowWords;
 use KeenSeam\Core\Guide\SeamWords;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
@@ -18,6 +19,7 @@ use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\Rules;
 
 /**
  * Sewing units to rows, rows to larger parts, and those to the block.
@@ -38,6 +40,9 @@ final readonly class StripSteps
 
     private PartNames $names;
 
+    /** @var array<int, RowWords> by the joins of each row */
+    private array $rows;
+
     public function __construct(
         private PressingPlan $plan,
         private int $blocks,
@@ -47,6 +52,11 @@ final readonly class StripSteps
         $this->words = new SeamWords($plan);
         $this->thick = array_map(static fn (int $i): Point => $plan->junctions[$i]->at, array_keys(array_filter($plan->peaks(), static fn (int $peak): bool => $peak > PressQuestion::LUMP)));
         $this->names = new PartNames($plan->construction);
+        $rows = [];
+        foreach (RowWords::of($plan, new Rules($plan->construction)) as $row) {
+            $rows += array_fill_keys($row->joins, $row);
+        }
+        $this->rows = $rows;
     }
 
     /**
@@ -106,7 +116,7 @@ final readonly class StripSteps
             if ($points > 0) {
                 $checked[] = new Step(StepKind::Check, [], $patches, [$last], $title, $this->checkWords($points), $this->blocks);
             }
-            $pressed[] = new Step(StepKind::Press, $strand->joins, $patches, [$last], $title, $this->words->pressWords($joins, ...$this->endsOf($strand)).$this->weightWords($joins), count($joins) * $this->blocks);
+            $pressed[] = new Step(StepKind::Press, $strand->joins, $patches, [$last], $title, $this->rowWords($strand).$this->words->pressWords($joins, ...$this->endsOf($strand)).$this->weightWords($joins), count($joins) * $this->blocks);
             // Only what has upright edges is as wide and as high as a ruler says.
             if ($this->construction->joins[$last]->outline()->isUprightRectangle()) {
                 $measured[] = $this->measured($last, $title, $this->names->ofStrand($strand));
@@ -282,6 +292,14 @@ final readonly class StripSteps
         return $this->names->areNumbered($strand->depth) || count($strand->parts) > 2
             ? ['its first unit', 'its last unit']
             : [$this->names->of($strand->parts[0]), $this->names->of($strand->parts[1])];
+    }
+
+    /** "Row 1 out, toward the plain squares. ": as quilters say it, before it is said seam by seam. */
+    private function rowWords(Strand $strand): string
+    {
+        $row = count($strand->joins) > 1 && $this->names->areNumbered($strand->depth) ? ($this->rows[$strand->joins[0]] ?? null) : null;
+
+        return $row === null || str_contains($row->way, ',') ? '' : sprintf('%s %s%s. ', $row->title, $row->way, $row->why === null ? '' : ', '.$row->why);
     }
 
     private function flipWords(Strand $strand): string

@@ -70,7 +70,7 @@ export const useWorkStore = defineStore('work', () => {
     if (last) return tell({ do: 'back', step: last.key })
   }
 
-  const unpick = (join: number, cause: UnpickCause, blocks: number) => tell({ do: 'unpicked', join, cause, blocks })
+  const unpick = (join: number, cause: UnpickCause, blocks: number, reason = '') => tell({ do: 'unpicked', join, cause, blocks, ...(reason === '' ? {} : { reason }) })
 
   const pause = () => tell({ do: 'paused' })
 

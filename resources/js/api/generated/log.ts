@@ -34,6 +34,10 @@ export interface LogFileEntry {
   seconds?: number
   cause?: 'turned' | 'wrong-hand' | 'missed-point' | 'pressed-wrong' | 'other'
   /**
+   * Of an unpicking, in the quilter's own words.
+   */
+  reason?: string
+  /**
    * What the units at an unpicked seam are called.
    */
   units?: string

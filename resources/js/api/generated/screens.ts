@@ -485,6 +485,8 @@ export interface WorkEvent {
   height?: string
   join?: number
   cause?: UnpickCause
+  /** In the quilter's own words. */
+  reason?: string
   /** In how many of several blocks a seam is unpicked. */
   blocks?: number
 }

@@ -7,7 +7,7 @@ import { counted } from '@/drawing/words'
 
 /** Goes back over a seam: which, why, and what it costs before anything is decided. */
 const props = defineProps<{ block: number; joins: JoinShown[]; sewn: number[]; blocks: number; /** Whether the server knows every key. */ isSaved: boolean }>()
-const emit = defineEmits<{ unpick: [join: number, cause: UnpickCause, blocks: number] }>()
+const emit = defineEmits<{ unpick: [join: number, cause: UnpickCause, blocks: number, reason: string] }>()
 
 const causes: [UnpickCause, string][] = [
   ['turned', 'a unit was turned'],
@@ -22,6 +22,7 @@ const join = ref<number | null>(null)
 const inBlocks = ref(1)
 const times = computed(() => Math.min(props.blocks, Math.max(1, Math.round(Number(inBlocks.value)) || 1)))
 const cause = ref<UnpickCause>('turned')
+const reason = ref('')
 const cost = shallowRef<UnpickCost | null>(null)
 const problem = ref('')
 
@@ -55,13 +56,14 @@ watch(last, (now) => {
 function open() {
   hasChosen.value = false
   inBlocks.value = 1
+  reason.value = ''
   join.value = null
   void nextTick(() => (join.value = last.value))
   dialog.value?.showModal()
 }
 
 function unpick() {
-  if (join.value !== null) emit('unpick', join.value, cause.value, times.value)
+  if (join.value !== null) emit('unpick', join.value, cause.value, times.value, cause.value === 'other' ? reason.value.trim() : '')
   dialog.value?.close()
 }
 
@@ -83,6 +85,7 @@ defineExpose({ open })
       <fieldset>
         <legend>Why</legend>
         <label v-for="[key, words] in causes" :key="key"><input v-model="cause" type="radio" name="cause" :value="key" /> {{ words }}</label>
+        <label v-if="cause === 'other'" class="reason">What it was <input v-model="reason" maxlength="120" /></label>
       </fieldset>
       <p v-if="!isSaved && join === null" class="cost" role="status">The last keys are being saved.</p>
       <p v-else-if="choices.length === 0">Nothing is sewn yet.</p>
