@@ -14,6 +14,7 @@ import { useKept } from '@/composables/useKept'
 import { useMachineKeys } from '@/composables/useMachineKeys'
 import { useReadAloud } from '@/composables/useReadAloud'
 import { useWakeLock } from '@/composables/useWakeLock'
+import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { usePressStore } from '@/stores/press'
 import { useWorkStore } from '@/stores/work'
@@ -167,6 +168,10 @@ useMachineKeys({
         <button v-if="!work.isPaused" type="button" class="deed small" @click="unpicking?.open()">Unpick <kbd>U</kbd></button>
         <button v-if="step?.do === 'press' && !work.isPaused" type="button" class="deed small" @click="work.otherwise">Lies the other way <kbd>O</kbd></button>
         <span class="between" />
+        <figure v-if="step && (work.answered?.blocks ?? 1) > 1" class="model">
+          <BlockFace :face="shown.face" label="The block as it must look, the model for all" :pixels="76" />
+          <figcaption>the model</figcaption>
+        </figure>
         <button v-if="step" type="button" class="pedal" aria-label="Pedal" @click="go"><svg viewBox="0 0 64 44" aria-hidden="true"><path d="M4 36 L52 14 L60 20 L60 36 Z" fill="none" stroke="currentColor" stroke-width="3" stroke-linejoin="round" /><path d="M4 40 H60" stroke="currentColor" stroke-width="3" /></svg></button>
         <button v-if="step && isOneOfSeveral && !work.isPaused" type="button" class="deed small" @click="work.done">All {{ work.timesLeft }} <kbd>Enter</kbd></button>
         <button v-if="step" type="button" class="deed done" @click="go">{{ work.isPaused ? 'Go on' : deed }} <kbd>Space</kbd></button>
@@ -247,6 +252,17 @@ footer {
 
 .between {
   flex: 1;
+}
+
+.model {
+  display: grid;
+  grid-template-columns: 76px auto;
+  gap: 8px;
+  align-items: center;
+  height: 76px;
+  margin: 0;
+  color: var(--soft);
+  font-size: 18px;
 }
 
 .caution {
