@@ -99,7 +99,7 @@ final class MachineTest extends BrowserTestCase
     {
         $this->visit('/blocks/3/machine');
         $this->find('.step[data-step="0"]');
-        $this->toStep('press', $this->nthPressOf('Row 1'));
+        $this->toStep('press', $this->nthOf('press', 'Row 1'));
         $planned = $this->find('.step .text')->getText();
         $this->press(WebDriverKeys::ENTER);
         $second = $this->textOfStep('Row 2');
@@ -119,7 +119,7 @@ final class MachineTest extends BrowserTestCase
         $this->waitUntil(fn (): bool => str_contains($this->find('.step .text')->getText(), 'Again. Sew row 1'), 'row 1 is not opened');
         self::assertSame(1, $this->timesLeft(), 'one seam of three');
         $this->press(' ');
-        $this->seesText('Again. Press');
+        $this->seesText('Again. Row 1');
         $this->press(' ');
         $this->waitUntil(fn (): bool => $this->find('.step .text')->getText() === $adapted, 'row 2 is pressed otherwise now');
     }
@@ -149,7 +149,7 @@ final class MachineTest extends BrowserTestCase
     {
         $this->visit('/blocks/3/machine');
         $this->find('.step[data-step="0"]');
-        $this->toStep('join', 1);
+        $this->toStep('join', $this->nthOf('join', 'Rows 1 and 2'));
         $this->seesText('sew at the right');
         $this->press('l');
         $this->seesText('sew at the left');
@@ -181,13 +181,13 @@ final class MachineTest extends BrowserTestCase
         }
     }
 
-    /** How many pressings come up to that of a row. */
-    private function nthPressOf(string $title): int
+    /** How many steps of a kind come up to that of a row. */
+    private function nthOf(string $kind, string $title): int
     {
         $steps = json_decode((string) file_get_contents($this->address.'/api/blocks/3/work'), true, 512, JSON_THROW_ON_ERROR)['steps'];
-        $presses = array_values(array_filter($steps, static fn (array $step): bool => $step['do'] === 'press'));
+        $ofKind = array_values(array_filter($steps, static fn (array $step): bool => $step['do'] === $kind));
 
-        return 1 + (int) array_search($title, array_column($presses, 'title'), true);
+        return 1 + (int) array_search($title, array_column($ofKind, 'title'), true);
     }
 
     private function textOfStep(string $title): string

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\BlockFiles\BlockDoor;
-use App\BlockFiles\PlanInFile;
 use App\Documents\FaceDocument;
 use App\Documents\ShelfDocument;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
+use App\Shelf\PlanInFile;
 use App\Wall\History;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\BlockFiles\PlanInFile;
 use App\Models\ShelfBlock;
+use App\Shelf\PlanInFile;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use KeenSeam\Core\KeenSeamProblem;

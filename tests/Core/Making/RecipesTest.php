@@ -150,8 +150,10 @@ final class RecipesTest extends TestCase
 
     public function test_a_line_across_a_seam_is_drawn_once_that_seam_is_pressed(): void
     {
-        self::assertSame([0, 0, 1], [self::way(self::plan('hAB'), 'two-at-a-time')->markedBefore(1), self::way(self::plan('gABB'), 'four-at-once')->markedBefore(2), array_sum(array_map(static fn ($stage): int => $stage->do === StageKind::Mark && $stage->round === 1 ? 1 : 0, self::way(self::plan('sABC'), 'crossed')->stages))]);
-        self::assertCount(2, self::way(self::plan('sABC'), 'crossed')->marking());
+        $marks = static fn (string $cell, string $way): array => array_map(static fn (int $round): int => count(self::way(self::plan($cell), $way)->stagesOf(StageKind::Mark, $round)), [0, 1, 2]);
+        self::assertSame([[1, 0, 0], [1, 1, 0], [1, 1, 0]], [$marks('hAB', 'two-at-a-time'), $marks('gABB', 'four-at-once'), $marks('sABC', 'crossed')]);
+        self::assertCount(2, self::way(self::plan('sABC'), 'crossed')->stagesOf(StageKind::Mark));
+        self::assertSame([1, 2, 3], [self::way(self::plan('hAB'), 'two-at-a-time')->rounds(), self::way(self::plan('sABC'), 'crossed')->rounds(), self::way(self::plan('qABCA'), 'from-triangles')->rounds()]);
     }
 
     public function test_what_is_half_made_and_not_needed_is_told(): void

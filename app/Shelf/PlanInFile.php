@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\BlockFiles;
+namespace App\Shelf;
 
 use App\Models\ShelfBlock;
 use App\Workings\WorkingOut;
