@@ -7,10 +7,10 @@ namespace KeenSeam\Core\Guide;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Pressing\Furled;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
-use KeenSeam\Core\Pressing\TurnedUnit;
 
 /** What a step says of the seams it sews and presses. */
 final readonly class SeamWords
@@ -121,21 +121,58 @@ final readonly class SeamWords
         return sprintf(' At each furl open the two or three stitches inside the allowance first. Then, looking at the back, lay the allowances round like a wheel with the finger, %s, and press. Laid the wrong way round they fight each other and will not lie flat.', implode(', and ', $round));
     }
 
-    /** Which units that look the same after a turn are turned before they are sewn; nothing when there are none. */
+    /** Which of the block's units that look the same after a turn are turned before they are sewn; nothing when there are none. */
     public function turnWords(): string
     {
-        $turned = array_values(array_filter($this->plan->turnedUnits, static fn (TurnedUnit $unit): bool => $unit->turn !== null));
-        if ($turned === []) {
-            return '';
+        $words = [];
+        foreach ($this->turned() as [$unit, $turn]) {
+            if (in_array($unit, $this->construction->face->whole->parts, true)) {
+                $words[] = sprintf('the one at row %d, column %d by %d degrees', $unit->cell->row, $unit->cell->column, $turn);
+            }
         }
-        $units = array_map(fn (TurnedUnit $unit) => $this->construction->classes[$unit->unitClass]->members[$unit->member], $turned);
-        $words = array_map(static fn ($unit, TurnedUnit $turned): string => sprintf(
-            'the one at row %d, column %d by %d degrees',
-            $unit->cell->row,
-            $unit->cell->column,
-            $turned->turn->value ?? 0,
-        ), $units, $turned);
 
-        return sprintf('Turn %s, clockwise: they look the same, and their seams then nest.', Words::listed($words));
+        return $words === [] ? '' : sprintf('Turn %s, clockwise: they look the same, and their seams then nest.', Words::listed($words));
+    }
+
+    /**
+     * The same for units within small grids, said before those are sewn: place within the grid, and which of the grids.
+     *
+     * @param list<UnitClass> $grids
+     */
+    public function turnWordsWithin(array $grids): string
+    {
+        $turned = [];
+        foreach ($this->turned() as [$unit, $turn]) {
+            $turned[spl_object_id($unit)] = $turn;
+        }
+        $words = [];
+        foreach ($turned === [] ? [] : $grids as $grid) {
+            $places = [];
+            foreach ($grid->members as $member) {
+                foreach ($member->parts as $part) {
+                    if ($part instanceof PlacedUnit && isset($turned[spl_object_id($part)])) {
+                        $places[sprintf('the one at row %d, column %d of it by %d degrees', $part->cell->row, $part->cell->column, $turned[spl_object_id($part)])][] = Words::place($member);
+                    }
+                }
+            }
+            foreach ($places as $what => $where) {
+                $words[] = count($where) === count($grid->members) ? $what : $what.' in that for '.Words::listed($where);
+            }
+        }
+
+        return $words === [] ? '' : sprintf(' Turn %s, clockwise, before you sew: they look the same, and their seams then nest.', Words::listed($words));
+    }
+
+    /** @return list<array{PlacedUnit, int}> units that are turned, and by how many degrees clockwise */
+    private function turned(): array
+    {
+        $found = [];
+        foreach ($this->plan->turnedUnits as $turned) {
+            if ($turned->turn !== null) {
+                $found[] = [$this->construction->classes[$turned->unitClass]->members[$turned->member], $turned->turn->value];
+            }
+        }
+
+        return $found;
     }
 }

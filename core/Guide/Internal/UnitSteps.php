@@ -130,7 +130,7 @@ final readonly class UnitSteps
         $steps[] = $step(
             StepKind::Join,
             StageKind::Sew,
-            sprintf('%s: %s%s%s', $start, $this->sewWords($pile, $shown, $round, $times, $isTrial), $round === 0 ? $this->stackWords($pile) : '', $pile->isCutToShape() ? $this->ears->overhangWords($shown) : ''),
+            sprintf('%s: %s%s%s', $start, $this->sewWords($pile, $shown, $round, $times, $isTrial), $round === 0 ? $this->stackWords($pile).$this->words->turnWordsWithin($pile->classes) : '', $pile->isCutToShape() ? $this->ears->overhangWords($shown) : ''),
             $times,
         )->with($ids, $made);
         if ($pile->isBatch() || $times > 1) {

@@ -44,6 +44,22 @@ final class TurnedUnitsTest extends TestCase
         }
     }
 
+    public function test_a_unit_within_a_small_grid_is_turned_before_that_is_sewn_and_not_spoken_of_again(): void
+    {
+        $file = Blocks::file('pA pB', 'pB pA');
+        $file['cells'][0] = ['row' => 1, 'column' => 1, 'unit' => 'grid', 'columns' => ['1', '1'], 'rows' => ['1', '1'], 'cells' => Blocks::file(...self::ROWS)['cells']];
+        $plan = (new PressingPlanner(Blocks::construction($file)))->best(new PressQuestion(PressStyle::Nest));
+        self::assertNotSame([], array_filter($plan->turnedUnits, static fn (TurnedUnit $unit): bool => $unit->turn !== null));
+        $steps = WorkSteps::of($plan, new CutQuestion());
+        $told = array_keys(array_filter($steps, static fn (Step $step): bool => str_contains($step->text, 'they look the same, and their seams then nest')));
+
+        self::assertCount(1, $told);
+        self::assertStringContainsString(' of it by 180 degrees, clockwise, before you sew', $steps[$told[0]]->text);
+        self::assertSame(StepKind::Join, $steps[$told[0]]->do);
+        $layOut = array_values(array_filter($steps, static fn (Step $step): bool => $step->do === StepKind::LayOut))[0];
+        self::assertStringNotContainsString('Turn', $layOut->text);
+    }
+
     public function test_nothing_is_said_where_nothing_is_turned(): void
     {
         self::assertSame('', (new SeamWords((new PressingPlanner(Blocks::sewn('pA pB', 'pB pA')))->best(new PressQuestion(PressStyle::Nest))))->turnWords());
