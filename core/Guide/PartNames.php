@@ -25,6 +25,9 @@ final readonly class PartNames
     /** @var array{array<int, int>, array<int, int>, array<int, int>, array<int, int>} first column by left edge, last by right, first row by upper edge, last by lower */
     private array $lines;
 
+    /** @var array<string, PlacedUnit> of the block's cells, by their edges */
+    private array $units;
+
     private int $width;
 
     private int $height;
@@ -37,9 +40,11 @@ final readonly class PartNames
         }
         $this->numbers = $numbers;
         $lines = [[], [], [], []];
+        $units = [];
         foreach ($construction->face->whole->parts as $unit) {
             if ($unit instanceof PlacedUnit) {
                 [$left, $top, $right, $bottom] = self::box($unit->outline->points);
+                $units["$left $top $right $bottom"] = $unit;
                 $lines[0][$left] = $unit->cell->column;
                 $lines[1][$right] = $unit->cell->lastColumn();
                 $lines[2][$top] = $unit->cell->row;
@@ -47,6 +52,7 @@ final readonly class PartNames
             }
         }
         $this->lines = $lines;
+        $this->units = $units;
         [, , $this->width, $this->height] = self::box($construction->face->outline()->points);
     }
 
@@ -149,12 +155,12 @@ final readonly class PartNames
         [$left, $top, $right, $bottom] = self::box($part->outline()->points);
         $rows = ($firstRow === $lastRow ? 'row ' : 'rows ').Words::span($firstRow, $lastRow);
         $columns = ($firstColumn === $lastColumn ? 'column ' : 'columns ').Words::span($firstColumn, $lastColumn);
-        $isUnit = $part instanceof Piece || ($part instanceof Join && $part->tie !== null);
+        $unit = $this->units["$left $top $right $bottom"] ?? null;
 
         return match (true) {
             [$left, $right] === [0, $this->width] => $rows,
             [$top, $bottom] === [0, $this->height] => $columns,
-            $isUnit => sprintf('the %s at %s, %s', $this->unit($part), $rows, $columns),
+            $unit !== null => sprintf('the %s at %s, %s', $part instanceof Piece ? $this->unit($part) : UnitName::of($unit, false), $rows, $columns),
             default => $rows.', '.$columns,
         };
     }

@@ -65,9 +65,13 @@ final class WorkSteps
         if ($this->question->blocks < 1 || $this->question->blocks > CutQuestion::MOST_BLOCKS) {
             throw CutNotPossible::blocks(CutQuestion::MOST_BLOCKS);
         }
-        // An order that runs through cells sews patches, not units.
+        // An order that runs through cells sews patches, not units: those are cut to shape.
         if ($this->construction->order->runsThroughCells()) {
-            return null;
+            try {
+                return CuttingPlan::of($this->construction, new CutQuestion($this->question->blocks, $this->question->preference, marks: $this->question->marks, usableWidth: $this->question->usableWidth));
+            } catch (PieceNotPossible) {
+                return null;
+            }
         }
         $drawn = $this->drawn ?? $this->construction;
         try {

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Guide;
+
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\OrderNotPossible;
+use KeenSeam\Core\Assembly\SetInSeamNeeded;
+use KeenSeam\Core\Assembly\Strand;
+use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Guide\PartNames;
+use KeenSeam\Core\Guide\SeamName;
+use KeenSeam\Core\Guide\Words;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Blocks;
+
+final class PartNamesTest extends TestCase
+{
+    public function test_no_two_parts_of_a_block_are_called_the_same(): void
+    {
+        for ($seed = 1; $seed <= 10; ++$seed) {
+            foreach (Order::cases() as $order) {
+                try {
+                    $construction = Construction::of(Face::of(BlockFile::read(Blocks::generated($seed, 2 + $seed % 3, 2 + $seed % 4))), $order);
+                } catch (SetInSeamNeeded|OrderNotPossible) {
+                    continue;
+                }
+                $names = new PartNames($construction);
+                $called = array_map($names->ofStrand(...), array_filter($construction->strands, static fn (Strand $strand): bool => $strand->depth > 0));
+                self::assertSame(array_values(array_unique($called)), array_values($called), "seed $seed, {$order->value}");
+            }
+        }
+    }
+
+    public function test_parts_are_called_by_where_they_lie(): void
+    {
+        $construction = Construction::of(Face::of(Blocks::of('hAB pA pB pA', 'pA hAB pA pB', 'pA pB pA pB', 'pB pA pB pA')), Order::Quarters);
+        $names = new PartNames($construction);
+        $called = array_map($names->ofStrand(...), $construction->strands);
+
+        self::assertSame(['row 1, columns 1 and 2', 'row 2, columns 1 and 2', 'the upper left quarter'], array_slice($called, 0, 3));
+        self::assertContains('the lower half', $called);
+        self::assertSame('the block', end($called));
+        self::assertSame('the half-square triangle at row 1, column 1', $names->of($construction->strands[0]->parts[0]));
+        self::assertSame('the Sailcloth piece at row 1, column 2', $names->of($construction->strands[0]->parts[1]));
+        self::assertSame(['Upper left quarter', 'Row 2'], [PartNames::title('the upper left quarter'), PartNames::title('row 2')]);
+        $last = array_key_last($construction->joins);
+        self::assertSame(['Both halves', 'the upper half', 'the lower half'], (static fn (SeamName $name): array => [$name->title, $name->left, $name->right])(SeamName::all($construction)[$last]));
+    }
+
+    public function test_sides_of_a_seam_are_told_apart_by_what_only_one_of_them_holds(): void
+    {
+        $sides = static fn (string $cell): array => array_map(Words::sides(...), Blocks::sewn($cell)->joins);
+
+        self::assertSame([['Sailcloth', 'Harbour ink']], $sides('hAB'));
+        self::assertSame([['one side', 'the other side']], $sides('hAA'));
+        self::assertSame(['one side', 'the other side'], $sides('qABAB')[2], 'two halves that a half turn makes of each other');
+        $single = $sides('sAAA')[1];
+        sort($single);
+        self::assertSame(['the part of 2 pieces', 'the single piece'], $single);
+    }
+}
