@@ -150,12 +150,12 @@ final class OrdersDocument
     public static function growing(GrowingOrder $growing, Face $face): array
     {
         return [
-            'parts' => array_map(static fn (OwnPair|string $sew, Assembly $part): array => [
+            'parts' => array_map(static fn (OwnPair|string $sew, Assembly $part, int $i): array => [
                 'sew' => is_string($sew) ? $sew : $sew->toArray(),
                 'outline' => array_map(static fn (Point $point): array => FaceDocument::point($point, $face->lattice), $part->outline()->points),
                 'patches' => $part->patchIds(),
-                'opens' => is_string($sew) && $part instanceof Join,
-            ], $growing->sew, $growing->parts),
+                'opens' => $growing->opens($i),
+            ], $growing->sew, $growing->parts, array_keys($growing->parts)),
             'figures' => self::figures($growing->report()),
             'done' => $growing->isDone(),
         ];

@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Internal\AssemblyShape;
 use KeenSeam\Core\Assembly\Internal\ConstructionBuilder;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\OutlineNotConvex;
 use KeenSeam\Core\Geometry\Point;
 
@@ -109,14 +110,14 @@ final readonly class GrowingOrder
     public function opened(int $part, bool $withLikes): self
     {
         $wanted = $this->parts[$part] ?? null;
-        if (! $wanted instanceof Join || ! is_string($this->sew[$part])) {
+        if (! $wanted instanceof Join || ! $this->opens($part)) {
             throw OrderNotPossible::noUnit();
         }
         $key = AssemblyShape::key($wanted);
         [$sew, $parts] = [[], []];
         foreach ($this->parts as $i => $one) {
             $leaf = $this->sew[$i];
-            if (is_string($leaf) && $one instanceof Join && ($i === $part || ($withLikes && AssemblyShape::key($one) === $key))) {
+            if (is_string($leaf) && $one instanceof Join && $this->opens($i) && ($i === $part || ($withLikes && AssemblyShape::key($one) === $key))) {
                 foreach ($this->patchesOf($leaf) as $number => $patch) {
                     $sew[] = $leaf.'#'.($number + 1);
                     $parts[] = new Piece($patch);
@@ -127,6 +128,15 @@ final readonly class GrowingOrder
         }
 
         return new self($this->face, $sew, $parts, array_merge(...array_map(self::joinsIn(...), $parts)));
+    }
+
+    /** Whether a part is one unit of several patches that can be taken apart; a small grid is sewn as one. */
+    public function opens(int $part): bool
+    {
+        $leaf = $this->sew[$part] ?? null;
+        $unit = is_string($leaf) && ($this->parts[$part] ?? null) instanceof Join ? $this->unitAt($leaf) : null;
+
+        return $unit !== null && array_filter($unit->parts, static fn (Patch|PlacedUnit $inner): bool => $inner instanceof PlacedUnit) === [];
     }
 
     public function isDone(): bool
@@ -208,13 +218,18 @@ final readonly class GrowingOrder
     /** @return list<Patch> */
     private function patchesOf(string $leaf): array
     {
+        return $this->unitAt($leaf)?->patches() ?? [];
+    }
+
+    private function unitAt(string $leaf): ?PlacedUnit
+    {
         foreach ($this->face->whole->parts as $unit) {
-            if (! $unit instanceof Patch && $unit->cell->row.','.$unit->cell->column === $leaf) {
-                return $unit->patches();
+            if ($unit instanceof PlacedUnit && $unit->cell->row.','.$unit->cell->column === $leaf) {
+                return $unit;
             }
         }
 
-        return [];
+        return null;
     }
 
     /** @return list<int> areas of the two parts, the smaller first */

@@ -80,6 +80,14 @@ final class GrowingOrderTest extends TestCase
         $opened->opened(0, true);
     }
 
+    public function test_a_small_grid_stays_one_and_a_plain_patch_does_not_open(): void
+    {
+        $file = Blocks::file('pA hAB', 'pA pB');
+        $file['cells'][0] = ['row' => 1, 'column' => 1, 'unit' => 'grid', 'columns' => ['1', '1'], 'rows' => ['1'], 'cells' => Blocks::file('pA pB')['cells']];
+        $start = GrowingOrder::start(Face::of(BlockFile::read($file)));
+        self::assertSame([false, true, false, false, false], array_map($start->opens(...), [0, 1, 2, 3, 9]));
+    }
+
     public function test_parts_without_a_whole_edge_in_common_are_refused(): void
     {
         $start = GrowingOrder::start(Face::of(Blocks::of('pA pB', 'pB pA')));
