@@ -199,7 +199,7 @@ final class WorkingOut
     public function pedal(): Pedal
     {
         $head = $this->planHead();
-        $sources = [$head->content, $this->block->cutting, Habit::margin(), $this->block->chain];
+        $sources = [$head->content, $this->block->cutting, Habit::margin(), $this->block->chain, $this->block->square_up];
 
         return $this->heavy(PedalSheet::Whole, KeptParts::key('pedal', $sources), fn (): Pedal => new Pedal(
             substr(md5($head->content.serialize($sources)), 0, 12),
@@ -276,10 +276,10 @@ final class WorkingOut
         $choices = $this->choices();
         $drawn = $choices->mayChangeSeams() ? $this->drawn() : null;
         try {
-            return WorkSteps::of($this->plan(), $choices->question($this->design()->unit, Habit::margin()), $this->block->chain, $drawn);
+            return WorkSteps::of($this->plan(), $choices->question($this->design()->unit, Habit::margin()), $this->block->chain, $drawn, $this->block->square_up);
         } catch (CutNotPossible) {
             // A way that was chosen for a unit which is another one by now.
-            return WorkSteps::of($this->plan(), new CutQuestion($choices->blocks), $this->block->chain, $drawn);
+            return WorkSteps::of($this->plan(), new CutQuestion($choices->blocks), $this->block->chain, $drawn, $this->block->square_up);
         }
     }
 

@@ -19,6 +19,9 @@ use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\PieceNotPossible;
 use KeenSeam\Core\Making\Then;
+use KeenSeam\Core\Matching\SquareUp;
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Pressing\PressingPlan;
 
 /**
@@ -33,26 +36,27 @@ final class WorkSteps
 
     private readonly ?CuttingPlan $cutting;
 
-    private function __construct(private readonly PressingPlan $plan, private readonly CutQuestion $question, private readonly ?Construction $drawn)
+    private function __construct(private readonly PressingPlan $plan, private readonly CutQuestion $question, private readonly ?Construction $drawn, private readonly SquareUp $squareUp)
     {
         $this->construction = $plan->construction;
         $this->cutting = $this->cuttingPlan();
     }
 
     /**
-     * @param Construction|null $drawn the block as it is drawn, where chosen ways give it other seams; their labels are its
+     * @param Construction|null $drawn    the block as it is drawn, where chosen ways give it other seams; their labels are its
+     * @param SquareUp          $squareUp none where nothing is trimmed before the whole is cut back from its centre
      *
      * @return non-empty-list<Step>
      *
      * @throws CutNotPossible when the number of blocks is absurd, or a way to make a unit is not known
      */
-    public static function of(PressingPlan $plan, CutQuestion $question, Chain $chain = Chain::RowByRow, ?Construction $drawn = null): array
+    public static function of(PressingPlan $plan, CutQuestion $question, Chain $chain = Chain::RowByRow, ?Construction $drawn = null, SquareUp $squareUp = SquareUp::Units): array
     {
-        $steps = new self($plan, $question, $drawn);
+        $steps = new self($plan, $question, $drawn, $squareUp);
 
         return [
             ...$steps->cutSteps(),
-            ...(new UnitSteps($plan, $steps->cutting, $question->blocks))->all(),
+            ...(new UnitSteps($plan, $steps->cutting, $question->blocks, $squareUp))->all(),
             ...$steps->layOutSteps(),
             ...(new StripSteps($plan, $question->blocks, $chain))->all(),
             ...$steps->lastSteps(),
@@ -167,10 +171,11 @@ final class WorkSteps
         $two = $block->seamAllowance->times(2);
         $size = [$block->finishedWidth->plus($two)->in($block->unit)->toText(), $block->finishedHeight->plus($two)->in($block->unit)->toText()];
         $patches = PatchIds::of($this->construction->face->patches);
+        $half = static fn (Length $side): string => $side->plus($two)->in($block->unit)->times(Fraction::of(1, 2))->toText().' '.$block->unit->value;
         $asked = sprintf('%s x %s %s', $size[0], $size[1], $block->unit->value);
 
         return [
-            new Step(StepKind::SquareUp, [], $patches, [], 'The block', sprintf('Square up the block to %s: straight edges, and not into the allowance of a point.', $asked), $this->question->blocks, sets: [$patches], size: $size),
+            new Step(StepKind::SquareUp, [], $patches, [], 'The block', $this->squareUp === SquareUp::Units ? sprintf('Square up the block to %s: straight edges, and not into the allowance of a point.', $asked) : sprintf('Cut the whole block back evenly from its centre to %s: the middle of the ruler on the middle of the block, %s to each side and %s up and down.', $asked, $half($block->finishedWidth), $half($block->finishedHeight)), $this->question->blocks, sets: [$patches], size: $size),
             new Step(StepKind::Measure, [], $patches, [], 'The block', sprintf('Measure the block: %s from raw edge to raw edge.', $asked), $this->question->blocks, sets: [$patches], size: $size),
         ];
     }

@@ -17,6 +17,7 @@ use KeenSeam\Core\Making\InnerTrim;
 use KeenSeam\Core\Making\KnownUnit;
 use KeenSeam\Core\Making\Stage;
 use KeenSeam\Core\Making\StageKind;
+use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Pressing\PressingPlan;
 
 /**
@@ -39,6 +40,7 @@ final readonly class UnitSteps
         PressingPlan $plan,
         private ?CuttingPlan $cutting,
         private int $blocks,
+        private SquareUp $squareUp = SquareUp::Units,
     ) {
         $this->construction = $plan->construction;
         $this->words = new SeamWords($plan);
@@ -61,7 +63,7 @@ final readonly class UnitSteps
             foreach ($piles as $pile) {
                 foreach ($pile->classes as $class) {
                     // A block of one unit is squared up as the block.
-                    if (count($class->members[0]->patches()) < count($this->construction->face->patches)) {
+                    if ($this->squareUp === SquareUp::Units && count($class->members[0]->patches()) < count($this->construction->face->patches)) {
                         $steps[] = $this->squaredUp($class, $pile);
                     }
                 }

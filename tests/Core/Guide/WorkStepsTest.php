@@ -17,6 +17,7 @@ use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\Making\CutNotPossible;
 use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
@@ -213,6 +214,17 @@ final class WorkStepsTest extends TestCase
 
         self::assertSame([['join', 2], ['press', 2], ['join', 2], ['press', 2]], array_map(static fn (Step $step): array => [$step->do->value, count($step->joins)], $unit));
         self::assertStringContainsString('sew Harbour ink to Sailcloth, 2 times', $unit[0]->text, 'the corner goes to the square, whichever side it is on');
+    }
+
+    public function test_who_trims_no_unit_cuts_the_whole_back_from_its_centre(): void
+    {
+        $plan = self::plan(Blocks::file('hAB hAB', 'hAB pA'), Order::Rows);
+        $steps = WorkSteps::of($plan, new CutQuestion(), squareUp: SquareUp::None);
+        $trims = array_values(array_filter($steps, static fn (Step $step): bool => $step->do === StepKind::SquareUp));
+
+        self::assertCount(1, $trims);
+        self::assertSame('Cut the whole block back evenly from its centre to 4 1/2 x 4 1/2 in: the middle of the ruler on the middle of the block, 2 1/4 in to each side and 2 1/4 in up and down.', $trims[0]->text);
+        self::assertSame(['4 1/2', '4 1/2'], $trims[0]->size);
     }
 
     public function test_several_blocks_are_chained_and_the_first_is_looked_at(): void
