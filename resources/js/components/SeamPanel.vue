@@ -125,6 +125,11 @@ function isNow(direction: PressDirection): boolean {
   font-size: 15px;
 }
 
+/* Room for two lines: prices come after the seam is chosen, and nothing may move under the hand then. */
+.way:not(.now) .cost {
+  min-height: 2lh;
+}
+
 .stretches {
   display: flex;
   flex-wrap: wrap;
