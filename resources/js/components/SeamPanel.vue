@@ -43,7 +43,7 @@ function isNow(direction: PressDirection): boolean {
         v-for="way in ways"
         :key="way.direction"
         type="button"
-        class="way"
+        class="way pick-card"
         :class="{ now: way.isNow }"
         :data-way="way.direction"
         :aria-pressed="way.isNow"
@@ -85,15 +85,6 @@ function isNow(direction: PressDirection): boolean {
   align-items: center;
   min-height: 60px;
   padding: 6px 12px;
-  border: 1px solid var(--hair);
-  border-radius: 8px;
-  background: var(--paper);
-  text-align: left;
-  cursor: pointer;
-}
-
-.way:hover {
-  border-color: var(--thread);
 }
 
 .way.now {

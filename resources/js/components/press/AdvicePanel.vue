@@ -48,10 +48,10 @@ useStationKeys(() =>
 </script>
 
 <template>
-  <section class="advice" aria-label="Advice">
+  <section class="advice side-panel" aria-label="Advice">
     <h2>The school for this block</h2>
     <p>{{ proposal.words }}</p>
-    <button v-if="proposal.style !== style" type="button" class="take" :disabled="isBusy" @click="emit('school', proposal.style)">Press it {{ proposal.style === 'mixed' ? 'by the lump' : `in school ${styleWords[proposal.style]}` }}</button>
+    <button v-if="proposal.style !== style" type="button" class="take pick-card" :disabled="isBusy" @click="emit('school', proposal.style)">Press it {{ proposal.style === 'mixed' ? 'by the lump' : `in school ${styleWords[proposal.style]}` }}</button>
     <h2>Lumps</h2>
     <label class="limit">More than <input type="number" min="1" max="100" :value="advice?.lump ?? 10" @change="emit('lump', Number(($event.target as HTMLInputElement).value))" /> layers are a lump.</label>
     <p v-if="advice === null" class="soft" role="status">Trying what would flatten it</p>
@@ -61,14 +61,14 @@ useStationKeys(() =>
         <button type="button" class="link-button" @click="emit('look', crossing.at)"><span>Crossing at <FractionText :text="crossing.text.join(', ')" /></span></button>: {{ crossing.peak }} layers, {{ crossing.patches }} patches
       </h3>
       <p v-if="crossing.cures.length === 0" class="soft">No small change makes it flatter.</p>
-      <button v-for="cure in crossing.cures" :key="cure.words" type="button" class="take" :disabled="isBusy" @mouseenter="emit('point', cure.locks.map((lock) => lock.join))" @mouseleave="emit('point', [])" @focus="emit('point', cure.locks.map((lock) => lock.join))" @blur="emit('point', [])" @click="take(cure)">
+      <button v-for="cure in crossing.cures" :key="cure.words" type="button" class="take pick-card" :disabled="isBusy" @mouseenter="emit('point', cure.locks.map((lock) => lock.join))" @mouseleave="emit('point', [])" @focus="emit('point', cure.locks.map((lock) => lock.join))" @blur="emit('point', [])" @click="take(cure)">
         <kbd v-if="keyOf(cure) < 10">{{ keyOf(cure) }}</kbd>
         <span><b>{{ cure.words }}.</b> {{ crossing.peak }} layers become {{ cure.after }}; {{ cure.costs }}.<template v-if="cure.warning"> {{ cure.warning }}</template></span>
       </button>
     </div>
     <div v-for="wings in advice?.wings" :key="wings.words" class="lump">
       <p>{{ wings.words }}</p>
-      <button v-for="option in wings.options" :key="option.words" type="button" class="take" :disabled="isBusy" @click="take({ locks: option.locks, twoPiles: null })">
+      <button v-for="option in wings.options" :key="option.words" type="button" class="take pick-card" :disabled="isBusy" @click="take({ locks: option.locks, twoPiles: null })">
         <kbd v-if="keyOf(option) < 10">{{ keyOf(option) }}</kbd>
         <span><b>{{ option.words }}</b>: {{ option.costs }}</span>
       </button>
@@ -88,14 +88,6 @@ useStationKeys(() =>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 18px;
-}
-
-h2:not(:first-child) {
-  margin-top: 16px;
-}
-
 h3 {
   padding-top: 8px;
   font-size: 16px;
@@ -119,14 +111,5 @@ h3 {
   min-height: 44px;
   margin-top: 8px;
   padding: 8px 12px;
-  border: 1px solid var(--hair);
-  border-radius: 8px;
-  background: var(--paper);
-  text-align: left;
-  cursor: pointer;
-}
-
-.take:hover:not(:disabled) {
-  border-color: var(--thread);
 }
 </style>

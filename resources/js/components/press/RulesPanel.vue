@@ -113,7 +113,7 @@ function onKey(event: KeyboardEvent) {
 </script>
 
 <template>
-  <section class="rules" aria-label="Pressing in words" @keydown="onKey">
+  <section class="rules side-panel" aria-label="Pressing in words" @keydown="onKey">
     <template v-if="rows.length > 0">
       <h2>As it lies now</h2>
       <ul class="rows">
@@ -127,12 +127,12 @@ function onKey(event: KeyboardEvent) {
     <h2>Say how to press</h2>
     <p class="soft">Point at a row above, or at one of these, then say the way.</p>
     <div class="chips" role="group" aria-label="What to press">
-      <button v-for="choice in choices" :key="choice.say" type="button" class="chip" :data-subject="choice.say" :aria-pressed="pointed?.say === choice.say" @click="point(choice)">{{ choice.words }}</button>
+      <button v-for="choice in choices" :key="choice.say" type="button" class="chip pick-card" :data-subject="choice.say" :aria-pressed="pointed?.say === choice.say" @click="point(choice)">{{ choice.words }}</button>
     </div>
     <div v-if="pointed" class="saying">
       <p><b>{{ pointed.words }}:</b> {{ said.length > 0 ? said.join(', ') : goesByBands ? 'one way for all, or a way for each in turn' : '' }}</p>
       <div class="chips" role="group" aria-label="Which way">
-        <button v-for="way in ways" :key="way.word" type="button" class="chip way" :data-say="way.word" @click="say(way.word)">{{ way.label }} <kbd>{{ 'sign' in way ? way.sign : way.key.toUpperCase() }}</kbd></button>
+        <button v-for="way in ways" :key="way.word" type="button" class="chip way pick-card" :data-say="way.word" @click="say(way.word)">{{ way.label }} <kbd>{{ 'sign' in way ? way.sign : way.key.toUpperCase() }}</kbd></button>
       </div>
       <label v-for="how in isSingle ? [] : ['toward', 'away from']" :key="how" class="fabric">
         {{ how === 'toward' ? 'Toward' : 'Away from' }}
@@ -147,8 +147,8 @@ function onKey(event: KeyboardEvent) {
         <p>Beside what you have now: {{ priced.besideNow }}.</p>
         <p class="soft">Beside the planner's: {{ priced.besidePlanned }}.</p>
         <div class="chips">
-          <button type="button" class="chip main" :disabled="isBusy" @click="take">Take it <kbd>Enter</kbd></button>
-          <button type="button" class="chip" @click="drop">Leave it <kbd>Esc</kbd></button>
+          <button type="button" class="chip main pick-card" :disabled="isBusy" @click="take">Take it <kbd>Enter</kbd></button>
+          <button type="button" class="chip pick-card" @click="drop">Leave it <kbd>Esc</kbd></button>
         </div>
       </div>
       <p v-else-if="text" class="soft" role="status">Pressing it so</p>
@@ -172,14 +172,6 @@ function onKey(event: KeyboardEvent) {
 </template>
 
 <style scoped>
-h2 {
-  font-size: 18px;
-}
-
-h2:not(:first-child) {
-  margin-top: 16px;
-}
-
 .rows {
   margin: 6px 0;
 }
@@ -216,15 +208,6 @@ h2:not(:first-child) {
 .chip {
   min-height: 44px;
   padding: 6px 12px;
-  border: 1px solid var(--hair);
-  border-radius: 8px;
-  background: var(--paper);
-  text-align: left;
-  cursor: pointer;
-}
-
-.chip:hover:not(:disabled) {
-  border-color: var(--thread);
 }
 
 .chip.main {
