@@ -64,7 +64,7 @@ function isNow(direction: PressDirection): boolean {
       <p v-if="isFurled" class="soft">Where it changes sides it is furled: open the two or three stitches inside the allowance, lay the allowances round like a wheel with the finger first, then press. Turned the wrong way they fight you.</p>
     </fieldset>
     <p class="keys soft">
-      <kbd>Space</kbd> flips it, <kbd>O</kbd> opens it, <kbd>L</kbd> lets it go, arrow keys go from seam to seam.
+      <template v-if="join.press.length > 1">A click on an arrow flips its stretch. </template><kbd>Space</kbd> flips the whole seam, <kbd>O</kbd> opens it, <kbd>L</kbd> lets it go, arrow keys go from seam to seam.
       <ElButton v-if="join.locked" class="release" :disabled="isBusy" @click="emit('release')">Release the lock</ElButton>
     </p>
     <p class="visually-hidden" aria-live="polite">{{ counted(totals.stacked, 'crossing is stacked', 'crossings are stacked') }}</p>

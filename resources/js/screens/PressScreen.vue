@@ -80,10 +80,10 @@ function select(join: number) {
   void press.select(join)
 }
 
-/** Where seams may change sides on their way a click flips the stretch, else the whole seam. */
+/** A click flips the stretch it falls on; the key and the panel flip the whole seam, and so does a click where it lies open. */
 function flip(join: number, stretch: number) {
   const seam = shown.value?.joins[join]
-  if (seam && seam.press.length > 1 && seam.press[stretch] !== 'open' && (shown.value?.style === 'nest-furl' || new Set(seam.press).size > 1)) void press.flipStretch(join, stretch)
+  if (seam && seam.press.length > 1 && seam.press[stretch] !== 'open') void press.flipStretch(join, stretch)
   else void press.flip(join)
 }
 
