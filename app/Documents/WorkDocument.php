@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use App\Models\ShelfBlock;
+use App\Work\SewnAs;
 use App\Work\Work;
 use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
@@ -49,7 +50,7 @@ final class WorkDocument
             'mark' => self::mark($work),
             'plan' => $work->pedal->plan,
             'blocks' => $work->blocks,
-            'chain' => $block->chain->value,
+            'chain' => SewnAs::of($block)->value,
             'pausedAt' => $block->paused_at,
         ];
     }

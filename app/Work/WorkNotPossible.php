@@ -24,6 +24,11 @@ final class WorkNotPossible extends \InvalidArgumentException implements KeenSea
         return new self($blocks === 1 ? 'Only one block is made. Unpick it in that one.' : sprintf('%d blocks are made. Unpick it in one to %1$d of them.', $blocks));
     }
 
+    public static function sewnOtherwise(): self
+    {
+        return new self('Some units are sewn to each other already, and not as the other order has them. Finish this block as it was begun, or unpick those seams first.');
+    }
+
     public static function nothingToMeasure(): self
     {
         return new self('Nothing is measured at this step. Go on to the next one.');

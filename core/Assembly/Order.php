@@ -17,6 +17,7 @@ enum Order: string implements ChosenOrder
     case Rows = 'rows';
     case Columns = 'columns';
     case Quarters = 'quarters';
+    case Twos = 'twos';
     case Diagonal = 'diagonal';
     case Around = 'around';
     case Best = 'best';
@@ -44,6 +45,7 @@ enum Order: string implements ChosenOrder
             self::Rows, self::Diagonal => BandOrder::bands($unit->grid->cells, true),
             self::Columns => BandOrder::bands($unit->grid->cells, false),
             self::Quarters => BandOrder::halves($unit->grid->cells),
+            self::Twos => BandOrder::twos($unit->grid->cells),
             self::Around => BandOrder::around($unit->grid->cells),
             self::Best => StraightOrder::best(array_map(SewnItem::of(...), $placed->parts)),
         };
@@ -56,6 +58,7 @@ enum Order: string implements ChosenOrder
             self::Rows => 'By rows',
             self::Columns => 'By columns',
             self::Quarters => 'Halves of halves',
+            self::Twos => 'Twos and twos of twos',
             self::Diagonal => 'Slanting rows',
             self::Around => 'Round a centre',
             self::Best => 'Fewest points to match',
@@ -66,7 +69,7 @@ enum Order: string implements ChosenOrder
     public function stripName(int $depth): string
     {
         return match (true) {
-            $depth > 1, $this === self::Best => 'part',
+            $depth > 1, $this === self::Best, $this === self::Twos => 'part',
             $this === self::Rows => 'row',
             $this === self::Columns => 'column',
             $this === self::Diagonal => 'slanting row',

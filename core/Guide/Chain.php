@@ -12,4 +12,7 @@ enum Chain: string
 
     /** The first two units of every row in one chain, then the next: the rows stay webbed together by their threads. */
     case Webbed = 'webbed';
+
+    /** Neighbours in pairs, the pairs in pairs: an order of its own, whose pairs are always fed one after the other. */
+    case Twos = 'twos';
 }

@@ -70,6 +70,49 @@ final readonly class PartNames
             : $this->of($this->construction->joins[max($strand->joins)]);
     }
 
+    /**
+     * Several strands at once: "columns 1 and 2 of rows 1 to 4", "the upper half; the lower half".
+     *
+     * @param non-empty-list<Strand> $strands
+     */
+    public function ofAll(array $strands): string
+    {
+        $names = $bands = [];
+        foreach ($strands as $strand) {
+            $part = $this->construction->joins[max($strand->joins)];
+            [$left, $top, $right, $bottom] = self::box($part->outline()->points);
+            $cells = $this->cells($left, $top, $right, $bottom);
+            $name = $this->ofStrand($strand);
+            if ($cells === null || ! $this->isRow($cells) || $name !== $this->placed($cells, $part)) {
+                $names[] = $name;
+                continue;
+            }
+            $isInRow = $cells[0] === $cells[1];
+            $isWhole = $isInRow ? [$left, $right] === [0, $this->width] : [$top, $bottom] === [0, $this->height];
+            $across = $isInRow ? self::lines('column', range($cells[2], $cells[3])) : self::lines('row', range($cells[0], $cells[1]));
+            $bands[$isInRow ? 'row' : 'column'][$isWhole ? '' : $across.' of '][] = $isInRow ? $cells[0] : $cells[2];
+        }
+        foreach ($bands as $word => $parts) {
+            foreach ($parts as $of => $numbers) {
+                sort($numbers);
+                $names[] = $of.self::lines($word, $numbers);
+            }
+        }
+        $isLong = count($names) > 2 || array_filter($names, static fn (string $name): bool => str_contains($name, ' and ')) !== [];
+
+        return $isLong && count($names) > 1 ? implode('; ', array_slice($names, 0, -1)).'; and '.$names[count($names) - 1] : Words::listed($names);
+    }
+
+    /**
+     * "row 2", "columns 1 and 3".
+     *
+     * @param non-empty-list<int> $numbers rising
+     */
+    private static function lines(string $word, array $numbers): string
+    {
+        return sprintf('%s%s %s', $word, count($numbers) === 1 ? '' : 's', Words::numbers($numbers));
+    }
+
     /** What one of the parts is called that a strand sews together. */
     public function of(Assembly $part): string
     {

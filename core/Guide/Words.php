@@ -97,6 +97,28 @@ final class Words
         };
     }
 
+    /**
+     * "1 to 4" where none is left out between, else "1, 3 and 4".
+     *
+     * @param non-empty-list<int> $numbers rising
+     */
+    public static function numbers(array $numbers): string
+    {
+        $last = $numbers[count($numbers) - 1];
+
+        return $numbers === range($numbers[0], $last) ? self::span($numbers[0], $last) : self::listed($numbers);
+    }
+
+    /** "the crossing", "both crossings", "all 3 crossings". */
+    public static function allOf(int $count, string $one, string $several): string
+    {
+        return match ($count) {
+            1 => 'the '.$one,
+            2 => 'both '.$several,
+            default => sprintf('all %d %s', $count, $several),
+        };
+    }
+
     /** @return array<string, true> */
     private static function fabricNames(Segment $seam, Assembly $part): array
     {

@@ -218,6 +218,28 @@ final class WorkTest extends TestCase
         self::assertSame(array_column($steps, 'key'), array_column($this->steps(), 'key'));
     }
 
+    public function test_units_can_be_sewn_in_twos_from_the_machine_and_what_is_sewn_goes_along(): void
+    {
+        $steps = $this->steps();
+        $layOut = (int) array_search('lay-out', array_column($steps, 'do'), true);
+        $this->sew(3, $layOut + 1);
+        $sewn = $this->getJson('/api/blocks/3/work')->json('sewn');
+        $choose = fn (string $chain) => $this->putJson('/api/blocks/3/work/chain', ['chain' => $chain]);
+        $twos = $choose('twos')->assertOk()->json();
+        $next = array_values(array_filter($twos['steps'], static fn (array $step): bool => ! $step['isDone']))[0];
+
+        self::assertSame('twos', $twos['chain']);
+        self::assertCount(count($sewn), $twos['sewn'], 'no unit is sewn again');
+        self::assertSame(['join', '4 pairs', 4], [$next['do'], $next['title'], $next['times']]);
+        self::assertSame('twos', $choose('twos')->assertOk()->json('chain'));
+        $this->sew(3, 1);
+        $choose('webbed')->assertUnprocessable()->assertJsonPath('message', 'Some units are sewn to each other already, and not as the other order has them. Finish this block as it was begun, or unpick those seams first.');
+        self::assertSame('twos', $this->getJson('/api/blocks/3/work')->json('chain'), 'a refused choice changes nothing');
+        $this->postJson('/api/blocks/3/work/events', ['events' => [['do' => 'back', 'step' => $next['key'], 'id' => 'back-of-twos', 'at' => 1_760_000_000_000]]])->assertOk();
+        self::assertSame('webbed', $choose('webbed')->assertOk()->json('chain'));
+        self::assertSame('rows', $this->getJson('/api/blocks/3/rail')->json('order') ?? ShelfBlock::query()->findOrFail(3)->orderId());
+    }
+
     public function test_steps_counted_on_an_older_shelf_are_still_done(): void
     {
         ShelfBlock::query()->whereKey(3)->update(['steps_done' => json_encode(['rows' => 2], JSON_THROW_ON_ERROR)]);

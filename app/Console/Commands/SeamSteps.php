@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Documents\StepsDocument;
 use App\Workings\WorkedFile;
+use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\WorkSteps;
@@ -19,17 +20,18 @@ final class SeamSteps extends SeamCommand
     protected $signature = 'seam:steps
         {file : a block file, *.keenseam.json}
         {--blocks=1 : how many of the block}
-        {--chain=row-by-row : how rows go through the machine: row-by-row or webbed}'.self::PRESS_OPTIONS.self::CUT_OPTIONS;
+        {--chain=row-by-row : how rows go through the machine: row-by-row, webbed or twos (neighbours in pairs, pairs in pairs, whatever --order says)}'.self::PRESS_OPTIONS.self::CUT_OPTIONS;
 
     protected $description = 'Print as JSON everything there is to do to a block, in the order a quilter works.';
 
     protected function answer(Block $block, FilePlan $kept): array
     {
         $question = $this->cutQuestion($this->whole('blocks', $this->option('blocks')));
-        $file = new WorkedFile($block, $kept, $this->orderAsked(), $question, $this->pressAsked(), $this->untilTime(self::TIME_LIMIT));
+        $chain = $this->oneOf('chain', Chain::class);
+        $file = new WorkedFile($block, $kept, $chain === Chain::Twos ? Order::Twos : $this->orderAsked(), $question, $this->pressAsked(), $this->untilTime(self::TIME_LIMIT));
         $plan = $file->plan();
         $this->tell($file->leftOut);
 
-        return StepsDocument::of(WorkSteps::of($plan, $file->question(), $this->oneOf('chain', Chain::class), $file->drawn()));
+        return StepsDocument::of(WorkSteps::of($plan, $file->question(), $chain, $file->drawn()));
     }
 }

@@ -10,6 +10,7 @@ use App\Models\ShelfBlock;
 use App\Wall\EditFields;
 use App\Wall\EditNotReadable;
 use App\Work\KeptLog;
+use App\Work\SewnAs;
 use App\Work\WorkTable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -29,7 +30,7 @@ final readonly class WorkController
     /** More keys than a long evening without a server. */
     private const MOST_EVENTS = 500;
 
-    public function __construct(private WorkTable $table) {}
+    public function __construct(private WorkTable $table, private SewnAs $sewnAs) {}
 
     /** @throws KeenSeamProblem */
     public function show(ShelfBlock $block): JsonResponse
@@ -62,7 +63,7 @@ final readonly class WorkController
     /** @throws KeenSeamProblem */
     public function chain(Request $request, ShelfBlock $block): JsonResponse
     {
-        $block->sewAs((new EditFields($request->json()->all()))->choice('chain', Chain::class));
+        $this->sewnAs->choose($block, (new EditFields($request->json()->all()))->choice('chain', Chain::class));
 
         return $this->show($block);
     }

@@ -43,6 +43,18 @@ final class BandOrder
     }
 
     /**
+     * Rows, but what lies side by side is sewn in pairs, the pairs in pairs, and so are the rows.
+     *
+     * @param array<int, Cell> $cells
+     *
+     * @throws SetInSeamNeeded
+     */
+    public static function twos(array $cells): SewingOrder
+    {
+        return self::asOrder(self::paired((new self($cells))->banded(true)));
+    }
+
+    /**
      * A centre that grows strip by strip, clockwise.
      *
      * @param array<int, Cell> $cells
@@ -127,6 +139,17 @@ final class BandOrder
         }
 
         return $bands;
+    }
+
+    /** The same parts, each level sewn in pairs of neighbours; an odd one at the end waits for the next level. */
+    private static function paired(int|SewingOrder $order): int|SewingOrder
+    {
+        $items = is_int($order) ? [$order] : array_map(self::paired(...), $order->items);
+        while (count($items) > 1) {
+            $items = array_map(static fn (array $pair): int|SewingOrder => count($pair) === 1 ? $pair[0] : SewingOrder::of(...$pair), array_chunk($items, 2));
+        }
+
+        return $items[0];
     }
 
     private static function asOrder(int|SewingOrder $order): SewingOrder

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Guide\Internal;
 
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\FaceSide;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Geometry\Point;
@@ -105,9 +106,21 @@ final readonly class StripSteps
      */
     private function wave(array $strands): array
     {
-        $sewn = $this->chain === Chain::Webbed && count($strands) > 1 ? $this->webbed($strands) : array_map($this->sewnStrand(...), $strands);
-        [$checked, $pressed, $measured] = [[], [], []];
-        foreach ($strands as $strand) {
+        [$sewn, $checked, $pressed, $measured] = [[], [], [], []];
+        [$chains, $alone] = $this->chains($strands);
+        foreach ($chains as $chain) {
+            foreach ($this->chained($chain) as $step) {
+                match ($step->do) {
+                    StepKind::Join => $sewn[] = $step,
+                    StepKind::Check => $checked[] = $step,
+                    StepKind::Press => $pressed[] = $step,
+                    default => $measured[] = $step,
+                };
+            }
+        }
+        $isWebbed = $this->chain === Chain::Webbed && count($alone) > 1 && $chains === [];
+        $sewn = [...$sewn, ...$isWebbed ? $this->webbed($alone) : array_map($this->sewnStrand(...), $alone)];
+        foreach ($alone as $strand) {
             $joins = $this->joinsOf($strand);
             $title = $this->titleOf($strand);
             $points = array_sum(array_map(static fn (Join $join): int => count($join->matchPoints()), $joins));
@@ -124,6 +137,70 @@ final readonly class StripSteps
         }
 
         return [...$sewn, ...$checked, ...$pressed, ...$measured];
+    }
+
+    /**
+     * Pairs that are as large as each other and lie the same way: they are fed one after the other.
+     *
+     * @param list<Strand> $strands
+     *
+     * @return array{list<non-empty-list<Strand>>, list<Strand>} chains of two and more, and what is sewn by itself
+     */
+    private function chains(array $strands): array
+    {
+        $alike = [];
+        foreach ($strands as $strand) {
+            $join = $this->construction->joins[$strand->joins[0]];
+            $isPair = count($strand->joins) === 1 && ! $this->names->areNumbered($strand->depth) && $join->outline()->isUprightRectangle() && count(array_unique($this->plan->pressing->of($join), SORT_REGULAR)) === 1;
+            $alike[$isPair ? implode(' ', [$this->edgeWords([$join]), ...Remedy::rawSize($this->plan, $join->id)]) : 'alone '.$strand->joins[0]][] = $strand;
+        }
+        $chains = array_filter($alike, static fn (array $group): bool => count($group) > 1);
+
+        return [array_values($chains), array_merge(...array_values(array_diff_key($alike, $chains)))];
+    }
+
+    /**
+     * All pairs of a chain at the machine, then under the eye, at the iron and under the ruler.
+     *
+     * @param non-empty-list<Strand> $strands
+     *
+     * @return list<Step>
+     */
+    private function chained(array $strands): array
+    {
+        $joins = array_map(fn (Strand $strand): Join => $this->construction->joins[$strand->joins[0]], $strands);
+        $ids = array_map(static fn (Join $join): int => $join->id, $joins);
+        $title = sprintf('%d pairs', count($joins));
+        $isUpright = $this->edgeWords($joins) === 'the upright edge';
+        $common = [$ids, $patches = PatchIds::ofJoins($joins), $ids, $title];
+        $points = array_sum(array_map(static fn (Join $join): int => count($join->matchPoints()), $joins));
+        $toward = [];
+        foreach ($joins as $i => $join) {
+            $toward[$this->sideWords($join)][] = $strands[$i];
+        }
+        $press = array_map(fn (string $side, array $where): string => count($toward) === 1 ? $side.' in all' : sprintf('%s in %s', $side, $this->names->ofAll($where)), array_keys($toward), $toward);
+        $steps = [new Step(StepKind::Join, ...$common, text: sprintf(
+            'Sew %s, one after the other as a chain: flip the %s part of each onto the %s, right sides together, and sew %s%s.',
+            $this->names->ofAll($strands),
+            $isUpright ? 'right' : 'lower',
+            $isUpright ? 'left' : 'upper',
+            $this->edgeWords($joins),
+            $this->blocks === 1 ? '' : sprintf(' in each of the %d blocks: the first pair of every block, then the next', $this->blocks),
+        ).$this->slowWords($joins), times: count($joins) * $this->blocks)];
+        if ($points > 0) {
+            $steps[] = new Step(StepKind::Check, [], $patches, $ids, $title, $this->checkWords($points), $this->blocks);
+        }
+        $steps[] = new Step(StepKind::Press, ...$common, text: sprintf('Press %s.%s', implode('; ', $press), $this->weightWords($joins)), times: count($joins) * $this->blocks);
+
+        return [...$steps, $this->measured($ids[0], $title, 'one of the pairs, '.$this->names->ofStrand($strands[0]))];
+    }
+
+    /** "to the right", "down", "open": as it lies seen on the face. */
+    private function sideWords(Join $join): string
+    {
+        $side = $this->plan->pressing->of($join)[0]->onFace(FaceSide::ofLeftPart($join));
+
+        return in_array($side, [FaceSide::Left->value, FaceSide::Right->value], true) ? 'to the '.$side : $side;
     }
 
     private function sewnStrand(Strand $strand): Step
@@ -252,7 +329,7 @@ final readonly class StripSteps
 
     private function checkWords(int $points): string
     {
-        return sprintf('Open it and look at the face. %s well enough to leave, or do you unpick a few stitches?', $points === 1 ? 'Does the crossing meet' : sprintf('Do all %d crossings meet', $points));
+        return sprintf('Open it and look at the face. %s %s meet well enough to leave, or do you unpick a few stitches?', $points === 1 ? 'Does' : 'Do', Words::allOf($points, 'crossing', 'crossings'));
     }
 
     private function measured(int $join, string $title, string $name): Step

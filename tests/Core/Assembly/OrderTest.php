@@ -29,6 +29,15 @@ final class OrderTest extends TestCase
         ];
     }
 
+    public function test_twos_are_sewn_in_pairs_and_pairs_of_pairs(): void
+    {
+        $tree = static fn (string ...$rows): string => self::printed(Construction::of(Face::of(Blocks::of(...$rows)), Order::Twos)->root);
+
+        self::assertSame('((((0 1) (2 3)) 4) (((5 6) (7 8)) 9))', $tree('pA pB pC pB pA', 'pB pC pA pC pB'));
+        self::assertSame('(((0 1) (2 3)) (4 5))', $tree('pA pB', 'pB pC', 'pC pA'));
+        self::assertSame('((0 1) 2)', $tree('pA pB pC'));
+    }
+
     #[DataProvider('orders')]
     public function test_a_grid_is_taken_apart(Order $order, string $tree): void
     {
@@ -41,7 +50,7 @@ final class OrderTest extends TestCase
     {
         for ($seed = 0; $seed < 8; ++$seed) {
             $face = Face::of(\KeenSeam\Core\Block\BlockFile::read(Blocks::generated($seed, 3, 3)));
-            foreach ([Order::Rows, Order::Columns, Order::Quarters, Order::Around, Order::Best] as $order) {
+            foreach ([Order::Rows, Order::Columns, Order::Quarters, Order::Twos, Order::Around, Order::Best] as $order) {
                 $construction = Construction::of($face, $order);
                 self::assertSame(range(0, count($face->patches) - 1), $construction->root->patchIds());
                 self::assertCount(count($face->patches) - 1, $construction->joins);

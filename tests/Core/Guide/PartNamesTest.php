@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Guide;
 
+use KeenSeam\Core\Assembly\ChosenOrder;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
+use KeenSeam\Core\Assembly\OwnOrder;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Block\BlockFile;
@@ -49,6 +51,23 @@ final class PartNamesTest extends TestCase
         self::assertSame(['Upper left quarter', 'Row 2'], [PartNames::title('the upper left quarter'), PartNames::title('row 2')]);
         $last = array_key_last($construction->joins);
         self::assertSame(['Both halves', 'the upper half', 'the lower half'], (static fn (SeamName $name): array => [$name->title, $name->left, $name->right])(SeamName::all($construction)[$last]));
+    }
+
+    public function test_several_parts_are_named_together_by_their_lines(): void
+    {
+        $named = static function (ChosenOrder $order, array $from, string ...$rows): string {
+            $construction = Construction::of(Face::of(Blocks::of(...$rows)), $order);
+
+            return (new PartNames($construction))->ofAll(array_values(array_intersect_key($construction->strands, array_flip($from))));
+        };
+        $block = ['pA pB pA pB', 'pB pA pB pA', 'pA pB pA pB'];
+
+        self::assertSame('columns 1 and 2 of row 1; and columns 3 and 4 of row 1', $named(Order::Twos, [0, 1], ...$block));
+        self::assertSame('columns 1 and 2 of rows 1 to 3; and columns 3 and 4 of row 1', $named(Order::Twos, [0, 1, 3, 7], ...$block));
+        self::assertSame('rows 1 and 3', $named(Order::Twos, [2, 9], ...$block));
+        self::assertSame('row 2', $named(Order::Twos, [5], ...$block));
+        self::assertSame('columns 1 and 2', $named(OwnOrder::of('upright', [['1,1', '2,1'], ['1,2', '2,2']]), [0, 1], 'pA pB', 'pC pA'));
+        self::assertSame('the upper half and the lower half', $named(Order::Quarters, [6, 13], 'pA pB pA pB', 'pB pA pB pA', 'pA pB pA pB', 'pB pA pB pA'));
     }
 
     public function test_sides_of_a_seam_are_told_apart_by_what_only_one_of_them_holds(): void

@@ -11,7 +11,7 @@ export type ClothShown = {
   isBack: boolean
 }[]
 export type Pair = [string, string]
-export type Chain = 'row-by-row' | 'webbed'
+export type Chain = 'row-by-row' | 'webbed' | 'twos'
 export type UnpickCause = 'turned' | 'wrong-hand' | 'missed-point' | 'pressed-wrong' | 'other'
 export type RestOfSeams = 'stays' | 'follows'
 /** The name of a regular order, or own: and the name of one of the quilter's. */

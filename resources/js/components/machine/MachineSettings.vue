@@ -4,6 +4,11 @@ import type { Chain } from '@/api/types'
 /** How this quilter works: hands, voice, pedal, and how rows go through the machine. */
 defineProps<{ chain: Chain; pedalWord: string; isChoosingKey: boolean }>()
 const emit = defineEmits<{ 'choose-key': []; 'sew-as': [chain: Chain] }>()
+const chains: [Chain, string][] = [
+  ['row-by-row', 'along each row, one row after the other'],
+  ['webbed', 'all rows in one chain, webbed by their threads'],
+  ['twos', 'in twos, and twos of twos'],
+]
 const isLeftHanded = defineModel<boolean>('leftHanded', { required: true })
 const isReadAloud = defineModel<boolean>('readAloud', { required: true })
 const isSecondLook = defineModel<boolean>('secondLook', { required: true })
@@ -18,7 +23,10 @@ const isCounting = defineModel<boolean>('counting', { required: true })
       <label><input v-model="isReadAloud" type="checkbox" /><span>Read aloud</span> <kbd>R</kbd></label>
       <label><input v-model="isCounting" type="checkbox" /><span>Count every piece of a chain</span> <kbd>C</kbd></label>
       <label><input v-model="isSecondLook" type="checkbox" /><span>Second look at units that could lie turned</span></label>
-      <label><input :checked="chain === 'webbed'" type="checkbox" @change="emit('sew-as', chain === 'webbed' ? 'row-by-row' : 'webbed')" /><span>All rows in one chain, webbed by their threads</span></label>
+      <fieldset>
+        <legend>Units are sewn to each other</legend>
+        <label v-for="[key, words] of chains" :key="key"><input :checked="chain === key" type="radio" name="chain" :value="key" @change="emit('sew-as', key)" /><span>{{ words }}</span></label>
+      </fieldset>
       <button type="button" class="again" @click="emit('choose-key')">{{ isChoosingKey ? 'Press the pedal now' : `Pedal types ${pedalWord}: choose its key` }}</button>
     </div>
   </details>
@@ -65,6 +73,15 @@ input {
   width: 24px;
   height: 24px;
   accent-color: var(--thread);
+}
+
+fieldset {
+  display: grid;
+  gap: 2px;
+  margin: 0;
+  padding: 8px 12px;
+  border: 1px solid var(--hair);
+  border-radius: 8px;
 }
 
 .again {
