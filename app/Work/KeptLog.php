@@ -85,6 +85,6 @@ final class KeptLog
         }
         $across = $data['across'] ?? [0, 0];
 
-        return new MeasuredPart([$lengths[0], $lengths[1]], [$lengths[2], $lengths[3]], [(int) ($across[0] ?? 0), (int) ($across[1] ?? 0)], $lengths[4], $unit, ($data['isUnit'] ?? false) === true);
+        return new MeasuredPart([$lengths[0], $lengths[1]], [$lengths[2], $lengths[3]], [(float) ($across[0] ?? 0), (float) ($across[1] ?? 0)], $lengths[4], $unit, ($data['isUnit'] ?? false) === true);
     }
 }

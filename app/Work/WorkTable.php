@@ -201,7 +201,7 @@ final readonly class WorkTable
                 'width' => $texts[0],
                 'height' => $texts[1],
                 'meant' => $step->size,
-                'across' => SeamsAcross::of($made, $block->square_up),
+                'across' => SeamsAcross::of($plan, $made, $block->square_up),
                 'ideal' => TakeUp::ideal($kept)->toText(),
                 'unit' => $unit->value,
                 'isUnit' => $isUnit,

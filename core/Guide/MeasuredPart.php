@@ -14,7 +14,7 @@ final readonly class MeasuredPart
     /**
      * @param array{Length, Length} $size   raw width and height
      * @param array{Length, Length} $meant  raw
-     * @param array{int, int}       $across how many seams took from the width and from the height, see SeamsAcross
+     * @param array{float, float}   $across how many seams took from the width and from the height, see SeamsAcross
      * @param Length                $ideal  what each of them should have taken
      * @param LengthUnit            $unit   in which it was measured
      * @param bool                  $isUnit a unit before it was squared up, which may be larger
@@ -42,7 +42,7 @@ final readonly class MeasuredPart
         $all = [];
         foreach ($this->across as $side => $seams) {
             if ($seams > 0) {
-                $inches = $this->ideal->inches->minus($this->offBy($side)->dividedBy(Fraction::of($seams)));
+                $inches = $this->ideal->inches->minus($this->offBy($side)->dividedBy(Fraction::of((int) round(1000 * $seams), 1000)));
                 $all[] = Length::ofInches($inches->numerator, $inches->denominator);
             }
         }

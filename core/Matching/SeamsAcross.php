@@ -6,18 +6,34 @@ namespace KeenSeam\Core\Matching;
 
 use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Pressing\PressingPlan;
 
 /** How many seams took from the width, and from the height, of a part that was measured. */
 final class SeamsAcross
 {
+    /** What is less of a seam than this says more of how the ruler lay. */
+    private const LEAST = 0.5;
+
     /**
-     * Where rows of unlike many seams lie on each other the shortest, that of most seams, says how large the part is.
+     * Where rows of unlike many seams lie on each other the shortest, that of most seams, says how large the part is. A
+     * slanting seam takes from both ways: at 45 degrees its root of one half from each.
      *
-     * @return array{int, int} across the width and the height; none where a slanting seam took from them too
+     * @return array{float, float} across the width and the height
      */
-    public static function of(Assembly $part, SquareUp $squareUp): array
+    public static function of(PressingPlan $plan, Join $part, SquareUp $squareUp): array
     {
-        return self::counted($part, $squareUp) ?? [0, 0];
+        $counted = self::counted($part, $squareUp);
+        if ($counted !== null) {
+            return [(float) $counted[0], (float) $counted[1]];
+        }
+        $block = $plan->construction->face->block;
+        $ideal = $block->seamAllowance->in($block->unit)->times(Fraction::of(2));
+        $more = Fraction::of(1, 64);
+        [$meant, $real] = array_map(static fn (Fraction $takeUp): array => Drift::at($plan, $takeUp, $squareUp, $part)->expected, [$ideal, $ideal->plus($more)]);
+        $seams = static fn (int $side): float => round(($meant[$side] - $real[$side]) / $more->toFloat(), 6);
+
+        return array_map(static fn (float $count): float => $count < self::LEAST ? 0.0 : $count, [$seams(0), $seams(1)]);
     }
 
     /** @return array{int, int}|null */

@@ -59,17 +59,23 @@ final class CountedByHandTest extends TestCase
         for ($seed = 1; $seed <= 10; ++$seed) {
             $rows = array_map(static fn (int $r): string => implode(' ', array_map(static fn (int $c): string => ['pA', 'pB', 'hAB'][($seed * 7 + $r * 3 + $c * $c) % 3], range(0, $seed % 4 + 1))), range(0, $seed % 3 + 1));
             $construction = Blocks::sewn(...$rows);
+            $plan = self::plan(Blocks::file(...$rows));
             foreach ($construction->joins as $join) {
                 if ($join->tie !== null) {
-                    self::assertSame([0, 0], SeamsAcross::of($join, SquareUp::Units));
-                    self::assertSame([0, 0], SeamsAcross::of($join, SquareUp::None), 'a slanting seam takes from both ways');
+                    self::assertSame([0.0, 0.0], SeamsAcross::of($plan, $join, SquareUp::Units));
+                    self::assertEqualsWithDelta([sqrt(0.5), sqrt(0.5)], SeamsAcross::of($plan, $join, SquareUp::None), 1e-5, 'a slanting seam takes from both ways');
                     continue;
                 }
                 $cells = array_filter($construction->face->whole->parts, static fn ($unit): bool => in_array($unit->patches()[0]->id, $join->patchIds(), true));
                 $starts = static fn (string $axis): int => count(array_unique(array_map(static fn ($unit): int => $unit->outline->corner()->{$axis}, $cells)));
-                self::assertSame([$starts('x') - 1, $starts('y') - 1], SeamsAcross::of($join, SquareUp::Units));
+                $straight = [$starts('x') - 1.0, $starts('y') - 1.0];
+                self::assertSame($straight, SeamsAcross::of($plan, $join, SquareUp::Units));
                 $isSlanted = array_filter($cells, static fn ($unit): bool => count($unit->patches()) > 1) !== [];
-                self::assertSame($isSlanted ? [0, 0] : [$starts('x') - 1, $starts('y') - 1], SeamsAcross::of($join, SquareUp::None));
+                $across = SeamsAcross::of($plan, $join, SquareUp::None);
+                foreach ($across as $side => $seams) {
+                    self::assertEqualsWithDelta($straight[$side], min($straight[$side], $seams), 1e-5, 'slanting seams take what they take besides');
+                }
+                $isSlanted || self::assertSame($straight, $across);
             }
         }
     }
