@@ -265,10 +265,11 @@ final class Drift
             foreach ($whole->moved as $id => $moved) {
                 foreach ($this->patches[$id]->outline->edges() as [$a, $b]) {
                     $ends = $name === 'x' ? [$a->x, $b->x] : [$a->y, $b->y];
+                    $shift = RealAssembly::shiftAt($moved, $a->x, $a->y)[$axis];
                     if ($ends === [$near, $near]) {
-                        $shifts['near'][] = $moved[$axis];
+                        $shifts['near'][] = $shift;
                     } elseif ($ends === [$far, $far]) {
-                        $shifts['far'][] = $moved[$axis];
+                        $shifts['far'][] = $shift;
                     }
                 }
             }

@@ -18,8 +18,8 @@ use KeenSeam\Core\Geometry\Point;
 final readonly class RealAssembly
 {
     /**
-     * @param array<int, array{float, float}> $moved   by patch id
-     * @param array<int, Patch>               $patches by id
+     * @param array<int, array{float, float, float, float}> $moved   by patch id: across and down, and how much more of each with every step to the right, and down
+     * @param array<int, Patch>                             $patches by id
      */
     private function __construct(
         public Assembly $assembly,
@@ -30,7 +30,7 @@ final readonly class RealAssembly
     /** @param array<int, Patch> $patches of the whole block, by id */
     public static function asMeant(Assembly $assembly, array $patches): self
     {
-        return new self($assembly, array_fill_keys($assembly->patchIds(), [0.0, 0.0]), $patches);
+        return new self($assembly, array_fill_keys($assembly->patchIds(), [0.0, 0.0, 0.0, 0.0]), $patches);
     }
 
     /** What a join makes of two: the right one is moved across the seam by the error, and along it so that both are level at the start. */
@@ -43,15 +43,15 @@ final readonly class RealAssembly
         $closer = $leftEdge->shift($nx, $ny) - $rightEdge->shift($nx, $ny) - $error;
         $level = $leftEdge->endShift($join->seam->from) - $rightEdge->endShift($join->seam->from);
         $moved = $left->moved;
-        foreach ($right->moved as $id => [$x, $y]) {
-            $moved[$id] = [$x + $closer * $nx + $level * $tx, $y + $closer * $ny + $level * $ty];
+        foreach ($right->moved as $id => [$x, $y, $wider, $higher]) {
+            $moved[$id] = [$x + $closer * $nx + $level * $tx, $y + $closer * $ny + $level * $ty, $wider, $higher];
         }
 
         return new self($join, $moved, $left->patches);
     }
 
     /**
-     * Larger or smaller than it was meant: what lies at the far edges is moved by all of it, the rest by its share.
+     * Larger or smaller than it was meant, evenly: what lies at the far edges is moved by all of it, the rest by its share.
      *
      * @param array{float, float} $by across and down
      */
@@ -59,23 +59,29 @@ final readonly class RealAssembly
     {
         $points = $this->assembly->outline()->points;
         $moved = $this->moved;
-        foreach (['x', 'y'] as $axis => $name) {
-            $of = static fn (Point $point): int => $name === 'x' ? $point->x : $point->y;
-            [$near, $far] = [min(array_map($of, $points)), max(array_map($of, $points))];
+        foreach ([0, 1] as $axis) {
+            $places = array_map(static fn (Point $point): int => $axis === 0 ? $point->x : $point->y, $points);
+            [$near, $far] = [min($places), max($places)];
             foreach ($moved as $id => $shift) {
-                $places = array_map($of, $this->patches[$id]->outline->points);
-                $share = match (true) {
-                    $far === $near => 0.0,
-                    max($places) === $far && min($places) > $near => 1.0,
-                    min($places) === $near && max($places) < $far => 0.0,
-                    default => (array_sum($places) / count($places) - $near) / ($far - $near),
-                };
-                $shift[$axis] += $share * $by[$axis];
+                $shift[$axis] -= $by[$axis] * $near / ($far - $near);
+                $shift[$axis + 2] += $by[$axis] / ($far - $near);
                 $moved[$id] = $shift;
             }
         }
 
         return new self($this->assembly, $moved, $this->patches);
+    }
+
+    /**
+     * How far what was meant to lie in a place lies from it.
+     *
+     * @param array{float, float, float, float} $moved
+     *
+     * @return array{float, float} across and down
+     */
+    public static function shiftAt(array $moved, float $x, float $y): array
+    {
+        return [$moved[0] + $moved[2] * $x, $moved[1] + $moved[3] * $y];
     }
 
     /** Its edge along a join that sews it to something. */

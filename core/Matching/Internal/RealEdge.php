@@ -16,7 +16,7 @@ use KeenSeam\Core\Geometry\Point;
  */
 final class RealEdge
 {
-    /** @var list<array{int, int, int}> from, to and patch of every patch that has an edge on the join */
+    /** @var list<array{int, int, int, float, float}> from, to and patch of every patch that has an edge on the join, and the middle of that edge */
     public readonly array $stretches;
 
     /** @var array<string, true> places where some patch touches the join with a corner only */
@@ -30,8 +30,8 @@ final class RealEdge
     private float $ty;
 
     /**
-     * @param array<int, array{float, float}> $moved   by patch id
-     * @param array<int, Patch>               $patches by id
+     * @param array<int, array{float, float, float, float}> $moved   by patch id, see RealAssembly
+     * @param array<int, Patch>                             $patches by id
      */
     public function __construct(
         private readonly Assembly $assembly,
@@ -50,7 +50,7 @@ final class RealEdge
                 }
                 if ($isOn && $join->seam->sideOf($b) === 0) {
                     $ends = [$join->seam->along($a), $join->seam->along($b)];
-                    $stretches[] = [min($ends), max($ends), $id];
+                    $stretches[] = [min($ends), max($ends), $id, ($a->x + $b->x) / 2, ($a->y + $b->y) / 2];
                     $onJoin[$id] = true;
                     continue;
                 }
@@ -108,8 +108,8 @@ final class RealEdge
     public function shift(float $x, float $y): float
     {
         $sum = $length = 0.0;
-        foreach ($this->stretches as [$from, $to, $patch]) {
-            [$dx, $dy] = $this->moved[$patch];
+        foreach ($this->stretches as [$from, $to, $patch, $middleX, $middleY]) {
+            [$dx, $dy] = RealAssembly::shiftAt($this->moved[$patch], $middleX, $middleY);
             $sum += ($to - $from) * ($dx * $x + $dy * $y);
             $length += $to - $from;
         }
@@ -124,7 +124,7 @@ final class RealEdge
     public function endShift(Point $end): float
     {
         [$patch, $mx, $my] = $this->bounds[$end->key()] ?? throw new \LogicException('A join ends at a corner of its parts.');
-        [$dx, $dy] = $this->moved[$patch];
+        [$dx, $dy] = RealAssembly::shiftAt($this->moved[$patch], $end->x, $end->y);
         $across = $this->shift(-$this->ty, $this->tx);
 
         return ($dx * $mx + $dy * $my - $across * (-$this->ty * $mx + $this->tx * $my)) / ($this->tx * $mx + $this->ty * $my);
@@ -137,7 +137,7 @@ final class RealEdge
         $place = $this->join->seam->along($at);
         foreach ($this->stretches as [$from, $to, $patch]) {
             if ($from <= $place && $place <= $to) {
-                [$dx, $dy] = $this->moved[$patch];
+                [$dx, $dy] = RealAssembly::shiftAt($this->moved[$patch], $at->x, $at->y);
                 $shifts[] = $dx * $this->tx + $dy * $this->ty;
             }
         }

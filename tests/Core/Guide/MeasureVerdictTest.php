@@ -86,13 +86,15 @@ final class MeasureVerdictTest extends TestCase
 
     public function test_seams_that_took_from_a_part_are_counted_each_way(): void
     {
-        $construction = self::plan()->construction;
-        self::assertSame([2, 2], SeamsAcross::of($construction->root, SquareUp::Units));
-        self::assertSame([2, 0], SeamsAcross::of($construction->joins[max($construction->strands[0]->joins)], SquareUp::Units));
-        self::assertSame([0, 0], SeamsAcross::of($construction->root, SquareUp::None), 'slanting seams took from it too');
+        $across = static fn (PressingPlan $plan, int $join, SquareUp $squareUp): array => SeamsAcross::of($plan, $plan->construction->joins[$join], $squareUp);
+        $whole = static fn (PressingPlan $plan): int => count($plan->construction->joins) - 1;
+        $plan = self::plan();
+        self::assertSame([2.0, 2.0], $across($plan, $whole($plan), SquareUp::Units));
+        self::assertSame([2.0, 0.0], $across($plan, max($plan->construction->strands[0]->joins), SquareUp::Units));
+        self::assertGreaterThan([2.5, 2.5], $across($plan, $whole($plan), SquareUp::None), 'slanting seams took from it too');
 
-        $checks = self::plan('pA pB pA', 'pB pA pB')->construction;
-        self::assertSame([2, 1], SeamsAcross::of($checks->root, SquareUp::None));
+        $checks = self::plan('pA pB pA', 'pB pA pB');
+        self::assertSame([2.0, 1.0], $across($checks, $whole($checks), SquareUp::None));
     }
 
     public function test_a_seam_takes_in_the_units_on_its_sides_or_the_one_it_lies_in(): void

@@ -62,6 +62,28 @@ final class DriftTest extends TestCase
         self::assertEqualsWithDelta(2 * $error, $last->endsDiffer(), 1e-9);
     }
 
+    public function test_a_unit_that_came_out_small_is_shorter_on_every_side_and_moves_what_follows(): void
+    {
+        $plan = (new PressingPlanner(Blocks::sewn('hAB pA', 'pB pA')))->best(new PressQuestion(PressStyle::Nest));
+        $by = 1 / 8;
+        $drift = new Drift($plan, Fraction::of(1, 2), SquareUp::Units, [], [0 => [2.5 - $by, 2.5 - $by]]);
+        [, $inRow, , $last] = $drift->sheets;
+
+        self::assertEqualsWithDelta([2 - $by, 2.0], $inRow->real, 1e-9, 'its edge in the row');
+        self::assertEqualsWithDelta([4 - $by, 4.0], $last->real, 1e-9, 'the row that it is in');
+        self::assertEqualsWithDelta(-$by, $last->marks[0]->miss, 1e-9, 'the crossing comes early by all of it');
+        self::assertEqualsWithDelta([4.5 - $by, 4.5 - $by / 2], $drift->expected, 1e-9, 'the seam between the rows lies in the middle of what is uneven');
+    }
+
+    public function test_a_row_that_came_out_small_is_so_evenly(): void
+    {
+        $plan = (new PressingPlanner(Blocks::sewn('pA pB pA pB', 'pB pA pB pA')))->best(new PressQuestion(PressStyle::Nest));
+        $drift = new Drift($plan, Fraction::of(1, 2), SquareUp::Units, [], [2 => [8.5 - 1 / 4, 2.5]]);
+        $last = $drift->sheets[count($drift->sheets) - 1];
+
+        self::assertEqualsWithDelta([-1 / 16, -1 / 8, -3 / 16], array_map(static fn (Mark $mark): ?float => $mark->miss, $last->marks), 1e-9);
+    }
+
     public function test_squaring_up_units_removes_what_units_added(): void
     {
         $file = Blocks::file('qABAB hAB', 'hAB qABAB');
