@@ -114,5 +114,6 @@ Route::prefix('blocks/{block}')->group(static function (): void {
     Route::get('logbook', [LogbookController::class, 'ofBlock']);
     Route::get('logbook.{kind}', [LogbookController::class, 'fileOfBlock'])->whereIn('kind', ['csv', 'json']);
     Route::put('work/chain', [WorkController::class, 'chain']);
+    Route::get('work/hands', [WorkController::class, 'hands']);
     Route::get('work/unpicking/{join}', [WorkController::class, 'unpicking']);
 });

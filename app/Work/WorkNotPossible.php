@@ -29,6 +29,21 @@ final class WorkNotPossible extends \InvalidArgumentException implements KeenSea
         return new self('Some units are sewn to each other already, and not as the other order has them. Finish this block as it was begun, or unpick those seams first.');
     }
 
+    public static function soManyUnits(int $loose, string $name): self
+    {
+        return new self($loose === 0 ? sprintf('No %s lie loose: what is sewn to something is unpicked first.', $name) : sprintf('%d %s lie loose. Say how many of them are of the wrong hand.', $loose, $name));
+    }
+
+    public static function notSoMended(): self
+    {
+        return new self('These units cannot be mended so any more. Look at the ways that are shown now.');
+    }
+
+    public static function notCounted(int $counted): self
+    {
+        return new self($counted === 0 ? 'Nothing of this step is counted yet, so there is nothing to unpick.' : sprintf('%d of this step are sewn. Unpick one to %1$d of them.', $counted));
+    }
+
     public static function nothingToMeasure(): self
     {
         return new self('Nothing is measured at this step. Go on to the next one.');

@@ -113,7 +113,13 @@ final readonly class WorkTable
      */
     private static function unpicked(Work $work, EditFields $fields): array
     {
+        if ($fields->has('unit')) {
+            return (new Hands($work))->mended($fields);
+        }
         $construction = $work->working->construction();
+        if ($fields->has('step')) {
+            return self::unpickedWithin($work, $work->step($fields->text('step')), $fields);
+        }
         $join = $fields->number('join');
         $cause = $fields->choice('cause', UnpickCause::class);
         $blocks = $fields->has('blocks') ? $fields->number('blocks') : 1;
@@ -130,6 +136,29 @@ final readonly class WorkTable
         return [
             $work->with($work->progress->unpicked($construction, $join, $work->pedal->steps, $blocks, $work->blocks)),
             ['join' => $join, 'title' => SeamName::all($construction)[$join]->title, 'cause' => $cause->value, ...($reason === '' ? [] : ['reason' => $reason]), 'seams' => count($opened) * $blocks, 'blocks' => $blocks, 'units' => $units],
+            '',
+        ];
+    }
+
+    /**
+     * Pieces of a step that is not sewn to its end.
+     *
+     * @return array{Work, array<string, mixed>, string}
+     *
+     * @throws KeenSeamProblem
+     */
+    private static function unpickedWithin(Work $work, Step $step, EditFields $fields): array
+    {
+        $pieces = $fields->has('count') ? $fields->number('count') : 1;
+        $counted = $work->progress->isDone($step) || $step->do !== StepKind::Join ? 0 : $work->progress->counted($step);
+        if ($pieces < 1 || $pieces > $counted) {
+            throw WorkNotPossible::notCounted($counted);
+        }
+        $reason = $fields->has('reason') ? trim($fields->text('reason')) : '';
+
+        return [
+            $work->with($work->progress->uncounted($step, $pieces)),
+            ['title' => $step->title, 'cause' => $fields->choice('cause', UnpickCause::class)->value, ...($reason === '' ? [] : ['reason' => $reason]), 'seams' => $pieces, 'units' => TakenUnits::named(TakenUnits::by($work->working->construction(), $step->joins))],
             '',
         ];
     }

@@ -240,6 +240,47 @@ final class WorkTest extends TestCase
         self::assertSame('rows', $this->getJson('/api/blocks/3/rail')->json('order') ?? ShelfBlock::query()->findOrFail(3)->orderId());
     }
 
+    public function test_pieces_of_a_half_sewn_step_are_unpicked_with_their_cause(): void
+    {
+        $steps = $this->steps();
+        $join = self::first(array_filter($steps, static fn (array $step): bool => $step['times'] > 2), 'join');
+        $this->sew(3, (int) array_search($join['key'], array_column($steps, 'key'), true));
+        $tell = fn (array $event): mixed => $this->postJson('/api/blocks/3/work/events', ['events' => [$event + ['id' => bin2hex(random_bytes(6)), 'at' => 1_760_000_000_000, 'step' => $join['key']]]])->assertOk()->json();
+        $counted = fn (): int => array_column($this->steps(), 'counted', 'key')[$join['key']];
+        $tell(['do' => 'counted']);
+        $tell(['do' => 'counted']);
+        self::assertSame(2, $counted());
+        self::assertSame('2 of this step are sewn. Unpick one to 2 of them.', $tell(['do' => 'unpicked', 'cause' => 'other', 'count' => 3])['said'][0]['message']);
+        self::assertSame([], $tell(['do' => 'unpicked', 'cause' => 'other', 'count' => 1, 'reason' => 'the bobbin ran out'])['said']);
+        self::assertSame(1, $counted());
+        self::assertStringContainsString('the bobbin ran out', (string) $this->get('/api/blocks/3/logbook.csv')->getContent());
+        $tell(['do' => 'back']);
+        self::assertSame('Nothing of this step is counted yet, so there is nothing to unpick.', $tell(['do' => 'unpicked', 'cause' => 'turned'])['said'][0]['message']);
+    }
+
+    public function test_a_pile_of_the_wrong_hand_is_mended_by_the_least_work_and_the_counts_follow(): void
+    {
+        $steps = $this->steps();
+        self::assertSame([], $this->getJson('/api/blocks/3/work/hands')->assertOk()->json('piles'), 'nothing is sewn');
+        $this->sew(3, (int) array_search('lay-out', array_column($steps, 'do'), true));
+        $piles = $this->getJson('/api/blocks/3/work/hands')->json('piles');
+        $pile = array_values(array_filter($piles, static fn (array $pile): bool => str_starts_with($pile['name'], 'Split') || str_starts_with($pile['name'], 'split')))[0];
+        $mends = $this->getJson("/api/blocks/3/work/hands?unit={$pile['label']}&count=2")->assertOk()->json('mends');
+        self::assertSame(['seams', 'remake'], array_column($mends, 'how'));
+        self::assertSame('Take 2 seams out of each, turn what comes off and sew it on the other way round: 4 seams.', $mends[0]['words']);
+        $this->getJson("/api/blocks/3/work/hands?unit={$pile['label']}&count=".($pile['loose'] + 1))->assertUnprocessable();
+        $this->getJson('/api/blocks/3/work/hands?unit=U99&count=1')->assertUnprocessable();
+
+        $tell = fn (string $how): mixed => $this->postJson('/api/blocks/3/work/events', ['events' => [['id' => 'hands-'.$how, 'at' => 1_760_000_000_000, 'do' => 'unpicked', 'unit' => $pile['label'], 'count' => 2, 'how' => $how, 'cause' => 'wrong-hand']]])->assertOk()->json('said');
+        self::assertSame($mends[0]['words'], $tell('seams')[0]['message']);
+        $open = array_values(array_filter($this->steps(), static fn (array $step): bool => ! $step['isDone'] && $step['do'] !== 'lay-out'));
+        $ofUnit = array_slice($open, 0, (int) array_search('square-up', array_column($open, 'do'), true) + 1);
+        self::assertSame(['join', 'press', 'join', 'press', 'square-up'], array_column($ofUnit, 'do'));
+        self::assertSame([2, 2, 2, 2, 2], array_column($ofUnit, 'due'));
+        self::assertTrue($tell('swap')[0]['isRefused']);
+        self::assertStringContainsString('unpicked,"split quarter-square triangles",,,,,wrong-hand', (string) $this->get('/api/blocks/3/logbook.csv')->getContent());
+    }
+
     public function test_steps_counted_on_an_older_shelf_are_still_done(): void
     {
         ShelfBlock::query()->whereKey(3)->update(['steps_done' => json_encode(['rows' => 2], JSON_THROW_ON_ERROR)]);

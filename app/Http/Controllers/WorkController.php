@@ -9,6 +9,7 @@ use App\Documents\WorkDocument;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
 use App\Wall\EditNotReadable;
+use App\Work\Hands;
 use App\Work\KeptLog;
 use App\Work\SewnAs;
 use App\Work\WorkTable;
@@ -22,6 +23,7 @@ use KeenSeam\Core\Guide\Logbook;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\TakenUnits;
 use KeenSeam\Core\Guide\Words;
+use KeenSeam\Core\Guide\WrongHand;
 use KeenSeam\Core\KeenSeamProblem;
 
 /** The work at the machine, step by step. */
@@ -66,6 +68,23 @@ final readonly class WorkController
         $this->sewnAs->choose($block, (new EditFields($request->json()->all()))->choice('chain', Chain::class));
 
         return $this->show($block);
+    }
+
+    /**
+     * Piles that may be of the wrong hand; for one of them the ways to mend it.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function hands(Request $request, ShelfBlock $block): JsonResponse
+    {
+        $hands = new Hands($this->table->of($block));
+        $fields = new EditFields(array_map(static fn (mixed $value): mixed => is_string($value) && ctype_digit($value) ? (int) $value : $value, $request->query()));
+        $mends = $fields->has('unit') ? $hands->mends($fields->text('unit'), $fields->number('count')) : [];
+
+        return new JsonResponse([
+            'piles' => $hands->piles(),
+            'mends' => array_map(static fn (WrongHand $mend): array => ['how' => $mend->how->value, 'words' => $mend->words], $mends),
+        ]);
     }
 
     /**

@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TurnNotPossible, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -73,6 +73,9 @@ export const chooseChain = (block: number, chain: Chain) => ask<WorkShown>('PUT'
 export const logbook = (block: number | null) => ask<LogbookShown>('GET', block === null ? '/logbook' : `/blocks/${block}/logbook`)
 
 export const logbookAddress = (block: number | null, kind: 'csv' | 'json') => (block === null ? `/api/logbook.${kind}` : `/api/blocks/${block}/logbook.${kind}`)
+
+/** Without a pile: which there are. */
+export const wrongHands = (block: number, pile?: { unit: string; count: number }) => ask<HandsShown>('GET', `/blocks/${block}/work/hands${pile === undefined ? '' : `?unit=${pile.unit}&count=${pile.count}`}`)
 
 export const unpickCost = (block: number, join: number) => ask<UnpickCost>('GET', `/blocks/${block}/work/unpicking/${join}`)
 

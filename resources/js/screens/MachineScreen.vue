@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { awaited, stepPicture, stopPlanning } from '@/api/client'
 import type { StepPicture, WorkStep } from '@/api/types'
+import HandsDialog from '@/components/machine/HandsDialog.vue'
 import MachineSettings from '@/components/machine/MachineSettings.vue'
 import MeasureKeys from '@/components/machine/MeasureKeys.vue'
 import StepPictures from '@/components/machine/StepPictures.vue'
@@ -33,6 +34,7 @@ const isCounting = useKept('count-pieces', true)
 const pedalKey = useKept('pedal-key', 'PageDown')
 const isChoosingKey = ref(false)
 const unpicking = useTemplateRef<InstanceType<typeof UnpickDialog>>('unpicking')
+const hands = useTemplateRef<InstanceType<typeof HandsDialog>>('hands')
 const measuring = useTemplateRef<InstanceType<typeof MeasureKeys>>('measuring')
 
 watch(
@@ -65,6 +67,9 @@ watch(
   { immediate: true },
 )
 const picture = computed(() => pictures.value.get(key.value ?? '') ?? null)
+
+/** Of a chain that is not sewn to its end. */
+const halfSewn = computed(() => (step.value?.do === 'join' && step.value.counted > 0 ? { title: step.value.title, counted: step.value.counted } : null))
 
 const deeds: Record<WorkStep['do'], string> = { cut: 'Cut', mark: 'Marked', join: 'Sewn', 'cut-apart': 'Cut apart', press: 'Pressed', 'square-up': 'Squared up', 'lay-out': 'Laid out', check: 'They meet', measure: 'Not measured' }
 const isOneOfSeveral = computed(() => isCounting.value && work.timesLeft > 1)
@@ -177,7 +182,8 @@ useMachineKeys({
         <button v-if="step" type="button" class="deed done" @click="go">{{ work.isPaused ? 'Go on' : deed }} <kbd>Space</kbd></button>
         <RouterLink v-else class="deed done" :to="{ name: 'shelf' }">To the shelf</RouterLink>
       </footer>
-      <UnpickDialog ref="unpicking" :block="block" :joins="shown.joins" :sewn="work.answered?.sewn ?? []" :blocks="work.answered?.blocks ?? 1" :is-saved="work.isSaved" @unpick="work.unpick" />
+      <UnpickDialog ref="unpicking" :block="block" :joins="shown.joins" :sewn="work.answered?.sewn ?? []" :blocks="work.answered?.blocks ?? 1" :is-saved="work.isSaved" :here="halfSewn" @unpick="work.unpick" @unpick-here="work.unpickHere" @hands="hands?.open()" />
+      <HandsDialog ref="hands" :block="block" @mend="work.mendHands" />
     </template>
     <template v-else>
       <ProblemNote v-if="work.problem ?? press.problem" :text="work.problem ?? press.problem ?? ''" @close="((work.problem = null), (press.problem = null))" />

@@ -23,6 +23,8 @@ function after(step: WorkStep, event: WorkEvent): WorkStep {
       const isOneLess = !step.isDone || (step.counted > 0 && step.counted >= step.due)
       return { ...step, isDone: false, counted: isOneLess ? Math.max(0, step.counted - 1) : step.counted }
     }
+    case 'unpicked':
+      return { ...step, counted: Math.max(0, step.counted - (event.count ?? 1)) }
     default:
       return { ...step, isDone: true }
   }

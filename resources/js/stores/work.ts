@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { workAfter } from '@/api/changes'
 import * as api from '@/api/client'
-import type { Chain, UnpickCause, WorkEvent, WorkShown } from '@/api/types'
+import type { Chain, HandMend, UnpickCause, WorkEvent, WorkShown } from '@/api/types'
 import { isPausedAfter, left, stepsAfter } from './keyed'
 
 /** How long to wait before a server that does not answer is asked again, in milliseconds. */
@@ -72,6 +72,11 @@ export const useWorkStore = defineStore('work', () => {
 
   const unpick = (join: number, cause: UnpickCause, blocks: number, reason = '') => tell({ do: 'unpicked', join, cause, blocks, ...(reason === '' ? {} : { reason }) })
 
+  /** Pieces of the step that is being sewn. */
+  const unpickHere = (count: number, cause: UnpickCause, reason = '') => step.value && tell({ do: 'unpicked', step: step.value.key, count, cause, ...(reason === '' ? {} : { reason }) })
+
+  const mendHands = (unit: string, count: number, how: HandMend) => tell({ do: 'unpicked', unit, count, how, cause: 'wrong-hand' })
+
   const pause = () => tell({ do: 'paused' })
 
   const resume = () => tell({ do: 'resumed' })
@@ -130,7 +135,7 @@ export const useWorkStore = defineStore('work', () => {
 
   const timesLeft = computed(() => (step.value === null ? 0 : left(step.value)))
 
-  return { steps, at, step, timesLeft, problem, said, saidOf, isAway, isSaved, isPaused, queue, open, done, count, back, otherwise, measured, unpick, pause, resume, sewAs, answered }
+  return { steps, at, step, timesLeft, problem, said, saidOf, isAway, isSaved, isPaused, queue, open, done, count, back, otherwise, measured, unpick, unpickHere, mendHands, pause, resume, sewAs, answered }
 })
 
 const place = (block: number) => `keen-seam:work:${block}`

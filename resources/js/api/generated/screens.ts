@@ -13,6 +13,7 @@ export type ClothShown = {
 export type Pair = [string, string]
 export type Chain = 'row-by-row' | 'webbed' | 'twos'
 export type UnpickCause = 'turned' | 'wrong-hand' | 'missed-point' | 'pressed-wrong' | 'other'
+export type HandMend = 'turn' | 'press' | 'swap' | 'seams' | 'remake'
 export type RestOfSeams = 'stays' | 'follows'
 /** The name of a regular order, or own: and the name of one of the quilter's. */
 export type Order = string
@@ -489,6 +490,24 @@ export interface WorkEvent {
   reason?: string
   /** In how many of several blocks a seam is unpicked. */
   blocks?: number
+  /** How many pieces of a half-sewn step, or units of the wrong hand. */
+  count?: number
+  /** Label of the kind of unit whose pile is of the wrong hand. */
+  unit?: string
+  how?: HandMend
+}
+/** Units that are sewn and still lie loose, and the ways to mend a pile of them that is of the wrong hand, the least work first. */
+export interface HandsShown {
+  piles: {
+    label: string
+    name: string
+    /** Over all blocks. */
+    loose: number
+  }[]
+  mends: {
+    how: HandMend
+    words: string
+  }[]
 }
 export interface UnpickCost {
   /** That the opened seams take in, each with its place. */

@@ -6,8 +6,8 @@ import type { JoinShown, UnpickCause, UnpickCost } from '@/api/types'
 import { counted } from '@/drawing/words'
 
 /** Goes back over a seam: which, why, and what it costs before anything is decided. */
-const props = defineProps<{ block: number; joins: JoinShown[]; sewn: number[]; blocks: number; /** Whether the server knows every key. */ isSaved: boolean }>()
-const emit = defineEmits<{ unpick: [join: number, cause: UnpickCause, blocks: number, reason: string] }>()
+const props = defineProps<{ block: number; joins: JoinShown[]; sewn: number[]; blocks: number; /** Whether the server knows every key. */ isSaved: boolean; /** Pieces of the step at hand that are sewn, where not all of them are. */ here: { title: string; counted: number } | null }>()
+const emit = defineEmits<{ unpick: [join: number, cause: UnpickCause, blocks: number, reason: string]; 'unpick-here': [count: number, cause: UnpickCause, reason: string]; hands: [] }>()
 
 const causes: [UnpickCause, string][] = [
   ['turned', 'a unit was turned'],
@@ -18,9 +18,10 @@ const causes: [UnpickCause, string][] = [
 ]
 
 const dialog = useTemplateRef<HTMLDialogElement>('dialog')
-const join = ref<number | null>(null)
+const join = ref<number | 'here' | null>(null)
 const inBlocks = ref(1)
-const times = computed(() => Math.min(props.blocks, Math.max(1, Math.round(Number(inBlocks.value)) || 1)))
+const most = computed(() => (join.value === 'here' ? (props.here?.counted ?? 1) : props.blocks))
+const times = computed(() => Math.min(most.value, Math.max(1, Math.round(Number(inBlocks.value)) || 1)))
 const cause = ref<UnpickCause>('turned')
 const reason = ref('')
 const cost = shallowRef<UnpickCost | null>(null)
@@ -38,7 +39,7 @@ const unitWords = computed(() => {
 watch(join, async (now) => {
   cost.value = null
   problem.value = ''
-  if (now === null) return
+  if (now === null || now === 'here') return
   const answer = await api.unpickCost(props.block, now).catch((error: Error) => {
     problem.value = error.message
     return null
@@ -48,7 +49,7 @@ watch(join, async (now) => {
 
 /** A key may be pressed before the server has told what the keys before it sewed: the last seam is offered once it is known. */
 const hasChosen = ref(false)
-const last = computed(() => (props.isSaved ? (choices.value[0]?.id ?? null) : null))
+const last = computed(() => (props.isSaved ? (props.here === null ? (choices.value[0]?.id ?? null) : 'here') : null))
 watch(last, (now) => {
   if (!hasChosen.value) join.value = now
 })
@@ -63,7 +64,9 @@ function open() {
 }
 
 function unpick() {
-  if (join.value !== null) emit('unpick', join.value, cause.value, times.value, cause.value === 'other' ? reason.value.trim() : '')
+  const why = cause.value === 'other' ? reason.value.trim() : ''
+  if (join.value === 'here') emit('unpick-here', times.value, cause.value, why)
+  else if (join.value !== null) emit('unpick', join.value, cause.value, times.value, why)
   dialog.value?.close()
 }
 
@@ -76,11 +79,12 @@ defineExpose({ open })
       <h2>Unpick a seam</h2>
       <label>Which
         <select v-model="join" @change="hasChosen = true">
+          <option v-if="here" value="here">{{ here.title }}: what is sewn of this step</option>
           <option v-for="one in choices" :key="one.id" :value="one.id">{{ one.title }}{{ one.place ? ` at ${one.place}` : '' }}</option>
         </select>
       </label>
-      <label v-if="blocks > 1">In how many of the {{ blocks }} blocks
-        <input v-model.number="inBlocks" type="number" min="1" :max="blocks" />
+      <label v-if="most > 1">{{ join === 'here' ? `How many of the ${most} that are sewn` : `In how many of the ${blocks} blocks` }}
+        <input v-model.number="inBlocks" type="number" min="1" :max="most" />
       </label>
       <fieldset>
         <legend>Why</legend>
@@ -88,15 +92,17 @@ defineExpose({ open })
         <label v-if="cause === 'other'" class="reason">What it was <input v-model="reason" maxlength="120" /></label>
       </fieldset>
       <p v-if="!isSaved && join === null" class="cost" role="status">The last keys are being saved.</p>
+      <p v-else-if="join === 'here'" class="cost" role="status">Opens {{ counted(times, 'seam') }} of this step and sews {{ times === 1 ? 'it' : 'them' }} again.</p>
       <p v-else-if="choices.length === 0">Nothing is sewn yet.</p>
       <p v-else-if="problem" class="warn" role="alert">{{ problem }}</p>
       <p v-else class="cost" role="status">
         <template v-if="cost">Opens {{ counted(cost.seams.length * times, 'seam') }} and sews {{ cost.seams.length * times === 1 ? 'it' : 'them' }} again: {{ cost.seams.join('; ') }}{{ times > 1 ? `, in ${times} blocks` : '' }}. {{ unitWords }} About {{ counted(Math.ceil(cost.minutes * times), 'minute') }}, {{ cost.isOwnPace ? 'at your own pace' : 'until your own pace is known' }}.</template>
         <template v-else>Working out what it costs</template>
       </p>
+      <button v-if="cause === 'wrong-hand'" type="button" class="pile" :disabled="!isSaved" @click="(dialog?.close(), emit('hands'))">A whole pile of them is of the wrong hand: the least work</button>
       <div class="deeds">
         <ElButton native-type="button" @click="dialog?.close()">Leave it</ElButton>
-        <ElButton native-type="submit" type="primary" :disabled="join === null || cost === null">Unpick</ElButton>
+        <ElButton native-type="submit" type="primary" :disabled="join === null || (join !== 'here' && cost === null)">Unpick</ElButton>
       </div>
     </form>
   </dialog>
@@ -146,6 +152,10 @@ input[type='number'] {
   width: 90px;
   min-height: 48px;
   font-size: 20px;
+}
+
+.pile {
+  min-height: 44px;
 }
 
 select {
