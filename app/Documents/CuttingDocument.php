@@ -28,16 +28,22 @@ use KeenSeam\Core\Measure\Fraction;
 /** Everything the cutting table shows: units as cards with their ways, the list to cut, and the fabric it takes. */
 final readonly class CuttingDocument
 {
+    /** @param list<string> $sewn */
     private function __construct(
         private ShelfBlock $block,
         private CuttingPlan $plan,
         private CuttingChoices $choices,
+        private array $sewn,
     ) {}
 
-    /** @return array<string, mixed> */
-    public static function of(ShelfBlock $block, CuttingPlan $plan, CuttingChoices $choices): array
+    /**
+     * @param list<string> $sewn labels of units that are all sewn: what they are made of was cut
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(ShelfBlock $block, CuttingPlan $plan, CuttingChoices $choices, array $sewn = []): array
     {
-        return (new self($block, $plan, $choices))->toArray();
+        return (new self($block, $plan, $choices, $sewn))->toArray();
     }
 
     /** The name under which a cut is ticked off. */
@@ -87,7 +93,7 @@ final readonly class CuttingDocument
             'how' => $cut->cuttingWords(),
             'outline' => $cut->template === null ? null : array_map(static fn (array $corner): array => [round($corner[0], 4), round($corner[1], 4)], $cut->outline()),
             'sides' => $cut->template === null ? [] : array_map(static fn (float $side): string => Amount::rounded($side, $unit), $cut->template->sides($cut->margin)),
-            'isDone' => in_array(self::nameOf($cut), $this->block->cut_done, true),
+            'isDone' => in_array(self::nameOf($cut), $this->block->cut_done, true) || $this->isSewn($cut->for),
         ];
     }
 
@@ -111,8 +117,16 @@ final readonly class CuttingDocument
             'margin' => ($this->choices->margins[$unit->label] ?? null)?->value,
             'canComeEitherWay' => $made->way->givesLookAlikes(),
             'says' => Leftovers::of($made),
-            'isDone' => in_array('unit '.$unit->label, $this->block->cut_done, true),
+            'isDone' => in_array('unit '.$unit->label, $this->block->cut_done, true) || $this->isSewn([$unit->label]),
         ];
+    }
+
+    /** @param list<string> $labels of what is made of it; "U2.1" is a part of U2 */
+    private function isSewn(array $labels): bool
+    {
+        $units = array_map(static fn (string $label): string => explode('.', $label)[0], $labels);
+
+        return $units !== [] && array_diff($units, $this->sewn) === [];
     }
 
     /** A unit's name, with its class where others are called the same; a stack's other users keep theirs. */

@@ -64,7 +64,7 @@ final readonly class Hands
 
         return [
             $this->work->with($progress),
-            ['title' => UnitName::ofClass($class, true), 'cause' => UnpickCause::WrongHand->value, 'seams' => count($mend->joins) * $count, 'units' => UnitName::ofClass($class, true)],
+            ['title' => ucfirst(UnitName::ofClass($class, true)), 'cause' => UnpickCause::WrongHand->value, 'seams' => count($mend->joins) * $count, 'units' => UnitName::ofClass($class, true)],
             $mend->words,
         ];
     }

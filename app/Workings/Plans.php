@@ -135,10 +135,13 @@ final class Plans
         return $this->planned($this->withRules($locks), $this->working->facts()->progress());
     }
 
-    /** What a school of pressing makes of the block, without locks. */
+    /** What a school of pressing makes of the block without her locks, from where the work stands: what is pressed lies as it does. */
     public function headOfStyle(PressStyle $style): PlanHead
     {
-        return $this->headOf(new PressQuestion($style));
+        $question = new PressQuestion($style);
+        $facts = $this->working->facts()->progress()->facts($this->working->construction());
+
+        return $this->headOf($facts === [] ? $question : $question->withLocks($facts));
     }
 
     /**

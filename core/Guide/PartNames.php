@@ -77,13 +77,18 @@ final readonly class PartNames
      */
     public function ofAll(array $strands): string
     {
-        $names = $bands = [];
+        $names = $bands = $numbered = [];
         foreach ($strands as $strand) {
             $part = $this->construction->joins[max($strand->joins)];
             [$left, $top, $right, $bottom] = self::box($part->outline()->points);
             $cells = $this->cells($left, $top, $right, $bottom);
             $name = $this->ofStrand($strand);
-            if ($cells === null || ! $this->isRow($cells) || $name !== $this->placed($cells, $part)) {
+            $number = $this->numbers[$part->id] ?? 0;
+            if ($name === 'part '.$number) {
+                $numbered[] = $number;
+                continue;
+            }
+            if ($cells === null || ! $this->isRow($cells) || $this->isOneCell($part) || $name !== $this->placed($cells, $part)) {
                 $names[] = $name;
                 continue;
             }
@@ -98,6 +103,10 @@ final readonly class PartNames
                 $names[] = $of.self::lines($word, $numbers);
             }
         }
+        if ($numbered !== []) {
+            sort($numbered);
+            $names[] = self::lines('part', $numbered);
+        }
         $isLong = count($names) > 2 || array_filter($names, static fn (string $name): bool => str_contains($name, ' and ')) !== [];
 
         return $isLong && count($names) > 1 ? implode('; ', array_slice($names, 0, -1)).'; and '.$names[count($names) - 1] : Words::listed($names);
@@ -111,6 +120,12 @@ final readonly class PartNames
     private static function lines(string $word, array $numbers): string
     {
         return sprintf('%s%s %s', $word, count($numbers) === 1 ? '' : 's', Words::numbers($numbers));
+    }
+
+    /** Whether a part is just what lies in one cell. */
+    public function isOneCell(Assembly $part): bool
+    {
+        return isset($this->units[implode(' ', self::box($part->outline()->points))]) && $part->outline()->isUprightRectangle();
     }
 
     /** What one of the parts is called that a strand sews together. */

@@ -229,6 +229,32 @@ final readonly class WorkProgress
         return $this->but(counted: array_filter([$step->key() => max(0, $this->counted($step) - $pieces)] + $this->counted));
     }
 
+    /** @return array<int, true> ids of the patches in what is sewn of units to each other: how those lie is settled */
+    public function settled(Construction $construction): array
+    {
+        $settled = [];
+        foreach ($construction->joins as $join) {
+            if ($join->tie === null && isset($this->isSewn[$join->id])) {
+                $settled += array_fill_keys($join->patchIds(), true);
+            }
+        }
+
+        return $settled;
+    }
+
+    /** @return list<string> labels of the classes of which no unit is left to sew */
+    public function finishedClasses(Construction $construction): array
+    {
+        $open = [];
+        foreach ($construction->joins as $join) {
+            if ($join->tie !== null && ! isset($this->isSewn[$join->id])) {
+                $open[$join->tie->unitClass] = true;
+            }
+        }
+
+        return array_values(array_map(static fn (UnitClass $class): string => $class->label(), array_diff_key($construction->classes, $open)));
+    }
+
     /**
      * Units of a class that are sewn and not yet sewn to anything.
      *

@@ -137,13 +137,37 @@ final class Hold
                 };
             }
         }
-        if ($sheet->wantsLeader()) {
-            $notes[] = 'Both ends are sharp: begin on a scrap of leader cloth.';
-        } elseif ($sheet->firstIn() !== null) {
-            $notes[] = sprintf('The %s goes in first: it is the blunter one.', $names[$sheet->firstIn()]);
-        }
 
-        return [...$notes, ...self::earNotes($sheet, $names)];
+        return [...$notes, ...self::feedNotes($sheet), ...self::earNotes($sheet, $names)];
+    }
+
+    /** @return list<string> which end goes in first; nothing where they are alike */
+    private static function feedNotes(JoinSheet $sheet): array
+    {
+        return match (true) {
+            $sheet->wantsLeader() => ['Both ends are sharp: begin on a scrap of leader cloth.'],
+            $sheet->firstIn() !== null => [sprintf('The %s goes in first: it is the blunter one.', self::endNames($sheet)[$sheet->firstIn()])],
+            default => [],
+        };
+    }
+
+    /**
+     * The little to know at each of many small seams: which part lies on top, where that helps, and which end goes in first.
+     *
+     * @param array{string, string} $parts         what the left and the right part are called
+     * @param bool                  $startsOnScrap no leader is wanted where a chain begins on one
+     *
+     * @return list<string>
+     */
+    public static function feed(JoinSheet $sheet, array $parts, bool $startsOnScrap = false): array
+    {
+        $top = match ($sheet->up) {
+            'left' => $parts[0],
+            'right' => $parts[1],
+            default => null,
+        };
+
+        return [...$top === null ? [] : [sprintf('%s on top: there you see the threads to steer by.', ucfirst($top))], ...$startsOnScrap && $sheet->wantsLeader() ? [] : self::feedNotes($sheet)];
     }
 
     /**

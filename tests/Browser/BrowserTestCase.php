@@ -101,6 +101,15 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** The button or link of that name. */
+    /** A picture for whoever asks for it by LOOK_IN, a folder. */
+    protected function look(string $name): void
+    {
+        $folder = getenv('LOOK_IN');
+        if (is_string($folder) && $folder !== '') {
+            $this->browser->takeScreenshot("$folder/$name.png");
+        }
+    }
+
     protected function named(string $name): RemoteWebElement
     {
         $path = sprintf('//*[self::a or self::button][normalize-space(.)="%1$s" or @aria-label="%1$s"]', $name);

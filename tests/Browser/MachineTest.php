@@ -71,6 +71,51 @@ final class MachineTest extends BrowserTestCase
         self::assertSame('join', $this->attribute('.step', 'data-do'));
     }
 
+    public function test_a_pile_of_the_wrong_hand_is_mended_and_a_half_sewn_chain_is_opened_with_its_cause(): void
+    {
+        $this->visit('/blocks/3/machine');
+        $this->find('.step[data-step="0"]');
+        $this->toStep('lay-out', 1);
+        $this->press('u');
+        $this->find('input[value="wrong-hand"]')->click();
+        $this->named('A whole pile of them is of the wrong hand: the least work')->click();
+        $this->find('.hands option[value="U4"]')->click();
+        $this->seesText('Take 2 seams out of each, turn what comes off and sew it on the other way round: 8 seams.');
+        $this->look('hands');
+        $this->named('Mend it so')->click();
+        $this->seesText('Start the split quarter-square triangles with one');
+        $this->toText('Now the rest of the split quarter-square triangles');
+        self::assertSame(3, $this->timesLeft(), 'the other three');
+        $this->press(' ');
+        $this->press(' ');
+        $this->find('.due[data-left="1"]');
+        $this->press('u');
+        $this->seesText('How many of the 2 that are sewn');
+        $this->look('unpick');
+        $this->named('Unpick')->click();
+        $this->find('.due[data-left="2"]');
+        $this->waitUntil(fn (): bool => str_contains($this->find('header')->getText(), 'Saved'), 'not saved');
+        $this->browser->navigate()->refresh();
+        $this->find('.due[data-left="2"]');
+    }
+
+    public function test_units_are_sewn_in_twos_once_the_quilter_says_so(): void
+    {
+        $this->visit('/blocks/3/machine');
+        $this->find('.step[data-step="0"]');
+        $this->toStep('lay-out', 1);
+        $this->clickOn('.settings summary');
+        $this->find('input[name="chain"][value="twos"]')->click();
+        $this->waitUntil(fn (): bool => str_contains($this->find('header')->getText(), 'of 66'), 'the steps are as before');
+        $this->clickOn('.settings summary');
+        $this->clickOn('.deed.done');
+        $this->seesText('4 pairs');
+        $this->look('twos');
+        $this->clickOn('.settings summary');
+        $this->find('input[name="chain"][value="row-by-row"]')->click();
+        $this->seesText('Sew row 1');
+    }
+
     public function test_a_chain_is_counted_down_and_put_down_in_the_middle(): void
     {
         $this->visit('/blocks/3/machine');
@@ -179,6 +224,17 @@ final class MachineTest extends BrowserTestCase
             }
             $this->press(WebDriverKeys::ENTER);
         }
+    }
+
+    /** Goes on until the step says so. */
+    private function toText(string $text): void
+    {
+        for ($tries = 0; $tries < 20 && ! str_contains($this->find('.step .text')->getText(), $text); ++$tries) {
+            $step = $this->attribute('.step', 'data-step');
+            $this->press(WebDriverKeys::ENTER);
+            $this->waitUntil(fn (): bool => $this->attribute('.step', 'data-step') !== $step, 'the step stays');
+        }
+        $this->seesText($text);
     }
 
     /** How many steps of a kind come up to that of a row. */

@@ -51,8 +51,8 @@ final class OrderStationTest extends TestCase
         $kept = $this->putJson('/api/blocks/2/orders/own', ['name' => 'Twos of twos', 'sew' => $parts($growing)[0]], self::seen(1))->assertOk()->json();
         self::assertSame(['order' => 'own:Twos of twos', 'version' => 2], $kept);
         $orders = $this->getJson('/api/blocks/2/orders')->assertOk()->json();
-        self::assertSame(['own:Twos of twos', 'own:Twos of twos'], [$orders['chosen'], $orders['orders'][6]['order']]);
-        self::assertSame($growing['figures'], $orders['orders'][6]['figures']);
+        self::assertSame(['own:Twos of twos', 'own:Twos of twos'], [$orders['chosen'], $orders['orders'][7]['order']]);
+        self::assertSame($growing['figures'], $orders['orders'][7]['figures']);
         foreach (['plan', 'rail', 'cutting', 'joins', 'work', 'wall', 'press/advice', 'press/beside'] as $station) {
             $this->getJson("/api/blocks/2/$station")->assertOk();
         }
@@ -65,14 +65,14 @@ final class OrderStationTest extends TestCase
         $this->putJson('/api/blocks/2/orders/own', ['name' => 'Half', 'sew' => ['1,1', '1,2']], self::seen(2))->assertUnprocessable();
         $this->putJson('/api/blocks/2/orders/own', ['name' => '', 'sew' => $parts($growing)[0]], self::seen(2))->assertUnprocessable();
         $this->deleteJson('/api/blocks/2/orders/own', ['name' => 'Twos of twos'], self::seen(2))->assertOk()->assertJson(['order' => 'rows']);
-        self::assertCount(6, $this->getJson('/api/blocks/2/orders')->json('orders'));
+        self::assertCount(7, $this->getJson('/api/blocks/2/orders')->json('orders'));
     }
 
     public function test_orders_that_come_out_the_same_say_so(): void
     {
         $id = $this->call('POST', '/api/blocks', content: json_encode(Blocks::file('pA pB'), JSON_THROW_ON_ERROR))->json('id');
         $orders = $this->getJson("/api/blocks/$id/orders")->json('orders');
-        self::assertSame([null, 'By rows', 'By rows'], [$orders[0]['sameAs'], $orders[1]['sameAs'], $orders[5]['sameAs']]);
+        self::assertSame([null, 'By rows', 'By rows'], [$orders[0]['sameAs'], $orders[1]['sameAs'], $orders[6]['sameAs']]);
     }
 
     public function test_an_order_that_cannot_be_is_refused_and_told_beside_the_others(): void
@@ -81,7 +81,7 @@ final class OrderStationTest extends TestCase
         $this->putJson("/api/blocks/$id/order", ['order' => 'diagonal'], self::seen(1))->assertUnprocessable()->assertJson(['code' => 'order-not-possible']);
         $this->putJson("/api/blocks/$id/order", ['order' => 'spiral'], self::seen(1))->assertUnprocessable()->assertJson(['where' => '/order']);
 
-        $slanting = $this->getJson("/api/blocks/$id/orders")->json('orders.3');
+        $slanting = $this->getJson("/api/blocks/$id/orders")->json('orders.4');
         self::assertSame('diagonal', $slanting['order']);
         self::assertStringContainsString('no diagonal rows', $slanting['problem']);
     }

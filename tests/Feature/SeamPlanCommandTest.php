@@ -148,7 +148,7 @@ final class SeamPlanCommandTest extends TestCase
     {
         return [
             'unknown style' => [['--style=starch'], '--style is "starch". Use one of: nest, nest-furl, open, dark, mixed.'],
-            'unknown order' => [['--order=spiral'], '--order is "spiral". Use one of: rows, columns, quarters, diagonal, around, best.'],
+            'unknown order' => [['--order=spiral'], '--order is "spiral". Use one of: rows, columns, quarters, twos, diagonal, around, best.'],
             'unreadable lock' => [['--lock=here'], '"here" is not a lock. Write a join\'s number and left, right or open, like 12:left, or a word for each of its stretches, like 12:left,right.'],
             'no such join' => [['--lock=99:left'], 'There is no join 99. This block\'s joins are numbered from 0 to 15.'],
             'an unreadable rule' => [['--rule=rows: sideways'], '"sideways" is no way to press "rows". Use left, right, up, down, out, in, open, dark, light, free, toward or away from a fabric.'],

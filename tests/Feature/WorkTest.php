@@ -278,7 +278,7 @@ final class WorkTest extends TestCase
         self::assertSame(['join', 'press', 'join', 'press', 'square-up'], array_column($ofUnit, 'do'));
         self::assertSame([2, 2, 2, 2, 2], array_column($ofUnit, 'due'));
         self::assertTrue($tell('swap')[0]['isRefused']);
-        self::assertStringContainsString('unpicked,"split quarter-square triangles",,,,,wrong-hand', (string) $this->get('/api/blocks/3/logbook.csv')->getContent());
+        self::assertStringContainsString('unpicked,"Split quarter-square triangles",,,,,wrong-hand', (string) $this->get('/api/blocks/3/logbook.csv')->getContent());
     }
 
     public function test_steps_counted_on_an_older_shelf_are_still_done(): void

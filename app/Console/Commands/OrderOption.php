@@ -11,7 +11,7 @@ use KeenSeam\Core\Assembly\Order;
 trait OrderOption
 {
     private const ORDER_OPTION = '
-        {--order= : how to sew: rows, columns, quarters, diagonal, around or best; as the file says, or rows, if not given}';
+        {--order= : how to sew: rows, columns, quarters, twos, diagonal, around or best; as the file says, or rows, if not given}';
 
     /** @throws \KeenSeam\Core\KeenSeamProblem */
     private function orderAsked(): ?ChosenOrder

@@ -58,6 +58,6 @@ final readonly class CuttingController
     {
         $working = $this->workings->of($block);
 
-        return new JsonResponse(CuttingDocument::of($block, $working->cutting(), $working->choicesThatFit()));
+        return new JsonResponse(CuttingDocument::of($block, $working->cutting(), $working->choicesThatFit(), $working->facts()->progress()->finishedClasses($working->construction())));
     }
 }

@@ -33,7 +33,7 @@ final readonly class StyleController
             $figures[] = ['style' => $style->value, 'figures' => $head->figures, 'proved' => $head->proved];
         }
 
-        return new JsonResponse(['styles' => $figures]);
+        return new JsonResponse(['styles' => $figures, 'pressed' => count($working->facts()->progress()->pressed)]);
     }
 
     /** @throws KeenSeamProblem */

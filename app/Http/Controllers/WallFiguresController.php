@@ -12,6 +12,8 @@ use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Layout\HandCount;
 use KeenSeam\Core\Layout\Impostors;
@@ -35,7 +37,15 @@ final readonly class WallFiguresController
 
         $hands = HandCount::allOn($construction->face);
         $tags = UnitName::tags($construction->classes);
-        $twice = Impostors::allIn($opened ?? $construction);
+        // How a unit lies that is sewn in already needs no second look.
+        $settled = $opened === null ? $working->facts()->progress()->settled($construction) : [];
+        $cells = [];
+        foreach ($construction->face->whole->parts as $unit) {
+            if ($unit instanceof PlacedUnit && array_filter($unit->patches(), static fn (Patch $patch): bool => isset($settled[$patch->id])) !== []) {
+                $cells[$unit->cell->row.' '.$unit->cell->column] = true;
+            }
+        }
+        $twice = array_values(array_filter(Impostors::allIn($opened ?? $construction), static fn (Impostors $one): bool => ! isset($cells[$one->cell->row.' '.$one->cell->column])));
 
         return new JsonResponse([
             'version' => $block->version,

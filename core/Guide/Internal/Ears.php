@@ -18,12 +18,7 @@ use KeenSeam\Core\Matching\RawEdges;
  */
 final readonly class Ears
 {
-    private RawEdges $edges;
-
-    public function __construct(private Construction $construction)
-    {
-        $this->edges = new RawEdges($construction);
-    }
+    public function __construct(private Construction $construction, private RawEdges $edges) {}
 
     /** Whether tips stick out of a finished unit, to be taken off when it is squared up. */
     public function areOn(UnitClass $class): bool

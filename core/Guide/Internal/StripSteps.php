@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Guide\Internal;
 
+use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\FaceSide;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Strand;
+use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\PartNames;
@@ -41,6 +43,9 @@ final readonly class StripSteps
 
     private PartNames $names;
 
+    /** @var array<int, Patch> by id */
+    private array $patches;
+
     /** @var array<int, RowWords> by the joins of each row */
     private array $rows;
 
@@ -53,6 +58,7 @@ final readonly class StripSteps
         $this->words = new SeamWords($plan);
         $this->thick = array_map(static fn (int $i): Point => $plan->junctions[$i]->at, array_keys(array_filter($plan->peaks(), static fn (int $peak): bool => $peak > PressQuestion::LUMP)));
         $this->names = new PartNames($plan->construction);
+        $this->patches = array_column($plan->construction->face->patches, null, 'id');
         $rows = [];
         foreach (RowWords::of($plan, new Rules($plan->construction)) as $row) {
             $rows += array_fill_keys($row->joins, $row);
@@ -109,7 +115,7 @@ final readonly class StripSteps
         [$sewn, $checked, $pressed, $measured] = [[], [], [], []];
         [$chains, $alone] = $this->chains($strands);
         foreach ($chains as $chain) {
-            foreach ($this->chained($chain) as $step) {
+            foreach ($this->isOfUnits($this->construction->joins[$chain[0]->joins[0]]) ? $this->chained($chain) : $this->likesChained($chain) as $step) {
                 match ($step->do) {
                     StepKind::Join => $sewn[] = $step,
                     StepKind::Check => $checked[] = $step,
@@ -140,7 +146,7 @@ final readonly class StripSteps
     }
 
     /**
-     * Pairs that are as large as each other and lie the same way: they are fed one after the other.
+     * Pairs that are as large as each other and lie the same way, and likes of pieces: they are fed one after the other.
      *
      * @param list<Strand> $strands
      *
@@ -151,12 +157,55 @@ final readonly class StripSteps
         $alike = [];
         foreach ($strands as $strand) {
             $join = $this->construction->joins[$strand->joins[0]];
-            $isPair = count($strand->joins) === 1 && ! $this->names->areNumbered($strand->depth) && $join->outline()->isUprightRectangle() && count(array_unique($this->plan->pressing->of($join), SORT_REGULAR)) === 1;
-            $alike[$isPair ? implode(' ', [$this->edgeWords([$join]), ...Remedy::rawSize($this->plan, $join->id)]) : 'alone '.$strand->joins[0]][] = $strand;
+            $isOne = count($strand->joins) === 1 && ! $this->names->areNumbered($strand->depth) && count(array_unique($this->plan->pressing->of($join), SORT_REGULAR)) === 1;
+            $key = match (true) {
+                ! $isOne => 'alone '.$strand->joins[0],
+                $this->isOfUnits($join) => implode(' ', [$this->edgeWords([$join]), ...Remedy::rawSize($this->plan, $join->id)]),
+                default => ClassKinship::handKeyOf(array_map(fn (int $id): Patch => $this->patches[$id], $join->patchIds()), $join->outline(), false),
+            };
+            $alike[$key][] = $strand;
         }
         $chains = array_filter($alike, static fn (array $group): bool => count($group) > 1);
 
         return [array_values($chains), array_merge(...array_values(array_diff_key($alike, $chains)))];
+    }
+
+    /** Whether whole cells are sewn to each other, not pieces within one. */
+    private function isOfUnits(Join $join): bool
+    {
+        return $join->outline()->isUprightRectangle() && ! $this->names->isOneCell($join);
+    }
+
+    /**
+     * Pieces that are alike: sewn, and pressed toward the same cloth.
+     *
+     * @param non-empty-list<Strand> $strands
+     *
+     * @return list<Step>
+     */
+    private function likesChained(array $strands): array
+    {
+        $joins = array_map(fn (Strand $strand): Join => $this->construction->joins[$strand->joins[0]], $strands);
+        $ids = array_map(static fn (Join $join): int => $join->id, $joins);
+        $title = $this->words->sewnWords($joins[0]);
+        $common = [$ids, PatchIds::ofJoins($joins), $ids, $title];
+        $toward = [];
+        foreach ($joins as $i => $join) {
+            // Of two alike nobody knows which is meant but by where it lies.
+            $toward[Words::sides($join)[0] === Words::ONE_SIDE ? $this->sideWords($join) : $this->words->unitPressWords($join)][] = $strands[$i];
+        }
+        $press = array_map(fn (string $side, array $where): string => count($toward) === 1 ? $side : sprintf('%s in %s', $side, $this->names->ofAll($where)), array_keys($toward), $toward);
+        $steps = [
+            new Step(StepKind::Join, ...$common, text: sprintf(
+                'Sew %s, one after the other as a chain that starts on a scrap, and you have %s%s.',
+                $title,
+                $this->names->ofAll($strands),
+                $this->blocks === 1 ? '' : sprintf(' of each of the %d blocks', $this->blocks),
+            ).$this->slowWords($joins), times: count($joins) * $this->blocks),
+            new Step(StepKind::Press, ...$common, text: sprintf('Press %s.%s', implode('; ', $press), $this->weightWords($joins)), times: count($joins) * $this->blocks),
+        ];
+
+        return $joins[0]->outline()->isUprightRectangle() ? [...$steps, $this->measured($ids[0], $title, 'one of them, '.$this->names->ofStrand($strands[0]))] : $steps;
     }
 
     /**
@@ -367,7 +416,7 @@ final readonly class StripSteps
     private function endsOf(Strand $strand): array
     {
         return $this->names->areNumbered($strand->depth) || count($strand->parts) > 2
-            ? ['its first unit', 'its last unit']
+            ? ['its first '.$this->pieceWord(), 'its last '.$this->pieceWord()]
             : [$this->names->of($strand->parts[0]), $this->names->of($strand->parts[1])];
     }
 
@@ -382,8 +431,14 @@ final readonly class StripSteps
     private function flipWords(Strand $strand): string
     {
         return $this->names->areNumbered($strand->depth) || count($strand->parts) > 2
-            ? 'each unit onto the one before it'
+            ? sprintf('each %s onto the one before it', $this->pieceWord())
             : sprintf('%s onto %s', $this->names->of($strand->parts[1]), $this->names->of($strand->parts[0]));
+    }
+
+    /** What a row is made of. */
+    private function pieceWord(): string
+    {
+        return $this->construction->order->runsThroughCells() ? 'part' : 'unit';
     }
 
     private function titleOf(Strand $strand): string

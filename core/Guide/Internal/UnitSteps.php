@@ -17,7 +17,11 @@ use KeenSeam\Core\Making\InnerTrim;
 use KeenSeam\Core\Making\KnownUnit;
 use KeenSeam\Core\Making\Stage;
 use KeenSeam\Core\Making\StageKind;
+use KeenSeam\Core\Matching\Drift;
+use KeenSeam\Core\Matching\Hold;
+use KeenSeam\Core\Matching\RawEdges;
 use KeenSeam\Core\Matching\SquareUp;
+use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Pressing\PressingPlan;
 
 /**
@@ -35,9 +39,11 @@ final readonly class UnitSteps
 
     private Ears $ears;
 
+    private RawEdges $edges;
+
     /** @param CuttingPlan|null $cutting null where nothing is known of how units are made */
     public function __construct(
-        PressingPlan $plan,
+        private PressingPlan $plan,
         private ?CuttingPlan $cutting,
         private int $blocks,
         private SquareUp $squareUp = SquareUp::Units,
@@ -45,7 +51,8 @@ final readonly class UnitSteps
         $this->construction = $plan->construction;
         $this->words = new SeamWords($plan);
         $this->names = new UnitNames($this->construction);
-        $this->ears = new Ears($this->construction);
+        $this->edges = new RawEdges($this->construction);
+        $this->ears = new Ears($this->construction, $this->edges);
     }
 
     /** @return list<Step> */
@@ -132,7 +139,7 @@ final readonly class UnitSteps
         $steps[] = $step(
             StepKind::Join,
             StageKind::Sew,
-            sprintf('%s: %s%s%s', $start, $this->sewWords($pile, $shown, $round, $times, $isTrial), $round === 0 ? $this->stackWords($pile).$this->words->turnWordsWithin($pile->classes) : '', $pile->isCutToShape() ? $this->ears->overhangWords($shown) : ''),
+            sprintf('%s: %s%s%s', $start, $this->sewWords($pile, $shown, $round, $times, $isTrial), $round === 0 ? $this->stackWords($pile).$this->words->turnWordsWithin($pile->classes) : '', $pile->isCutToShape() ? $this->ears->overhangWords($shown).$this->feedWords($shown, $times > 1) : ''),
             $times,
         )->with($ids, $made);
         if ($pile->isBatch() || $times > 1) {
@@ -153,6 +160,23 @@ final readonly class UnitSteps
         )->with($ids, $made);
 
         return [...$steps, ...$this->innerSquaredUp($pile, $joins)];
+    }
+
+    /**
+     * Which part lies on top and which end goes in first, said once where it is so of all.
+     *
+     * @param non-empty-list<Join> $shown
+     */
+    private function feedWords(array $shown, bool $isChain): string
+    {
+        $ideal = $this->construction->face->block->seamAllowance->in($this->construction->face->block->unit)->times(Fraction::of(2));
+        $words = [];
+        foreach ($shown as $join) {
+            $words[] = Hold::feed(Drift::at($this->plan, $ideal, $this->squareUp, $join, [], $this->edges)->sheets[0], Words::sides($join), $isChain);
+        }
+        $common = array_values(array_intersect(...$words));
+
+        return implode('', array_map(static fn (string $one): string => ' '.$one, $common));
     }
 
     /**
@@ -350,6 +374,17 @@ final readonly class UnitSteps
         );
     }
 
+    /** What comes out of the batches and has no place in the block. */
+    private function spareWords(UnitClass $class): string
+    {
+        $made = $this->cutting?->unit($class->label());
+        [$wrong, $spare, $half] = $made === null ? [0, 0, 0] : [$made->wrongHand(), $made->spare() - $made->wrongHand(), $made->halfMade()];
+
+        return ($spare > 0 ? sprintf(' %d more %s spare: square %s up to the same size and keep %s for another day.', $spare, $spare === 1 ? 'is' : 'are', $spare === 1 ? 'it' : 'them', $spare === 1 ? 'it' : 'them') : '')
+            .($wrong > 0 ? sprintf(' Lay aside the %d that came out the other way round: no place here takes %s.', $wrong, $wrong === 1 ? 'it' : 'them') : '')
+            .($half > 0 ? sprintf(' %s half made: keep %s too.', $half === 1 ? '1 pair stays' : $half.' pairs stay', $half === 1 ? 'it' : 'them') : '');
+    }
+
     private function squaredUp(UnitClass $class, Pile $pile): Step
     {
         $sets = array_map(PatchIds::ofUnit(...), $class->members);
@@ -363,7 +398,7 @@ final readonly class UnitSteps
             array_merge(...$sets),
             [],
             ucfirst($count === 1 ? $one : $several),
-            sprintf('Square up %s to %s x %s %s%s.', Words::counted($count, $one, $several), $size[0], $size[1], $this->construction->face->block->unit->value, $this->ears->areOn($class) ? ' and take the dog ears off' : ''),
+            sprintf('Square up %s to %s x %s %s%s.', Words::counted($count, $one, $several), $size[0], $size[1], $this->construction->face->block->unit->value, $this->ears->areOn($class) ? ' and take the dog ears off' : '').$this->spareWords($class),
             $count,
             $class->label(),
             $sets,

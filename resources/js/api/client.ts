@@ -51,7 +51,7 @@ export const keepOrder = (block: number, version: number, name: string, sew: unk
 
 export const dropOrder = (block: number, version: number, name: string) => ask<OrderChosen>('DELETE', `/blocks/${block}/orders/own`, { version, json: { name } })
 
-export const styles = (block: number) => ask<StylesShown>('GET', `/blocks/${block}/styles`).then((answer) => answer.styles)
+export const styles = (block: number) => ask<StylesShown>('GET', `/blocks/${block}/styles`)
 
 export const chooseStyle = (block: number, version: number, style: PressStyle, lump?: number) =>
   ask<PressChanged>('PUT', `/blocks/${block}/style`, { version, json: { style, ...(lump === undefined ? {} : { lump }) } })

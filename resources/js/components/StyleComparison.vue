@@ -2,7 +2,7 @@
 import { ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { PileChoice, PilesShown, PressStyle, StyleShown } from '@/api/types'
-import { styleWords } from '@/drawing/words'
+import { counted, styleWords } from '@/drawing/words'
 
 /** The schools of pressing side by side, and what a second pile at the iron would gain. */
 const props = defineProps<{ block: number; version: number; order: string; chosen: PressStyle }>()
@@ -10,6 +10,7 @@ const emit = defineEmits<{ choose: [style: PressStyle]; piles: [choice: PileChoi
 
 const isOpen = ref(false)
 const styles = shallowRef<StyleShown[] | null>(null)
+const pressed = ref(0)
 const piles = shallowRef<PilesShown | null>(null)
 
 watch(
@@ -18,7 +19,9 @@ watch(
     if (!open) return
     if (styles.value === null || block !== before[1] || order !== before[2]) {
       styles.value = null
-      styles.value = await api.styles(block).catch(() => null)
+      const answer = await api.styles(block).catch(() => null)
+      styles.value = answer?.styles ?? null
+      pressed.value = answer?.pressed ?? 0
     }
     const found = await api.piles(block).catch(() => null)
     if (props.block === block && props.version === version) piles.value = found
@@ -53,6 +56,7 @@ const split = (add: string | null, drop: string | null) =>
       </tbody>
     </table>
     <p v-else class="soft" role="status">Pressing it in every way</p>
+    <p v-if="styles && pressed > 0" class="soft">Each goes round the {{ counted(pressed, 'seam') }} pressed already.</p>
     <template v-if="styles">
       <h3>Two piles at the iron</h3>
       <p v-if="piles === null" class="soft" role="status">Sorting the piles</p>

@@ -7,6 +7,7 @@ const orderNotes: Record<string, string> = {
   rows: 'by rows',
   columns: 'by columns',
   quarters: 'in halves',
+  twos: 'in twos',
   diagonal: 'slanting rows',
   around: 'round a centre',
   best: 'fewest points',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Guide;
 
+use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
@@ -11,6 +12,7 @@ use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
@@ -18,6 +20,7 @@ use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\Making\CutNotPossible;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Matching\SquareUp;
+use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
@@ -128,6 +131,52 @@ final class WorkStepsTest extends TestCase
 
         self::assertCount(1, $trims);
         self::assertStringContainsString('sew Sea glass', $texts[$trims[0] + 1].$texts[$trims[0] + 2]);
+    }
+
+    public function test_what_is_left_over_is_told_when_the_units_are_squared_up(): void
+    {
+        $said = static fn (string $way, string ...$rows): string => implode(' ', array_map(static fn (Step $step): string => $step->text, array_filter(WorkSteps::of(self::plan(Blocks::file(...$rows)), new CutQuestion(1, ways: ['U1' => $way])), static fn (Step $step): bool => $step->do === StepKind::SquareUp && $step->unitClass !== null)));
+
+        self::assertStringEndsWith('and take the dog ears off. 2 more are spare: square them up to the same size and keep them for another day.', $said('eight-at-a-time', 'hAB hAB hAB', 'hAB hAB hAB'));
+        self::assertStringEndsWith('1 more is spare: square it up to the same size and keep it for another day.', $said('two-at-a-time', 'hAB hAB hAB'));
+        self::assertStringEndsWith('and take the dog ears off.', $said('two-at-a-time', 'hAB hAB'));
+    }
+
+    public function test_pieces_say_which_end_goes_in_first_and_which_lies_on_top(): void
+    {
+        $sewn = static fn (string $row): array => array_values(array_map(static fn (Step $step): string => $step->text, array_filter(WorkSteps::of(self::plan(Blocks::file($row)), new CutQuestion(1)), static fn (Step $step): bool => $step->do === StepKind::Join && $step->unitClass !== null)));
+
+        [$first, $second] = $sewn('sABC pA');
+        self::assertStringContainsString('goes in first: it is the blunter one.', $first, '90 degrees at the middle of the square, 45 at its corner');
+        self::assertStringNotContainsString('on top', $first, 'neither has more to steer by');
+        self::assertStringContainsString(' on top: there you see the threads to steer by. Both ends are sharp: begin on a scrap of leader cloth.', $second);
+        self::assertStringNotContainsString('leader', $sewn('sABC sABC90')[2] ?? '', 'a chain begins on a scrap already');
+    }
+
+    public function test_likes_are_one_chain_where_units_are_not_sewn_as_one_part(): void
+    {
+        foreach (range(1, 8) as $seed) {
+            $plan = self::plan(Blocks::generated($seed, 3, 3), Order::Diagonal);
+            $waves = [];
+            foreach (WorkSteps::of($plan, new CutQuestion(2)) as $step) {
+                if ($step->do !== StepKind::Join) {
+                    $waves[] = [];
+                    continue;
+                }
+                foreach ($step->joins as $id) {
+                    $join = $plan->construction->joins[$id];
+                    $patches = array_map(static fn (int $patch): Patch => $plan->construction->face->patches[$patch], $join->patchIds());
+                    if (count($patches) === 2 && count(array_unique(array_map(static fn (PressDirection $one): string => $one->value, $plan->pressing->of($join)))) === 1 && ! str_starts_with($step->title, 'Slanting') && ! str_contains($step->text, 'Slanting row') && ! str_contains($step->text, 'slanting row')) {
+                        $waves[count($waves) - 1][ClassKinship::handKeyOf($patches, $join->outline(), false)][] = $step->key();
+                    }
+                }
+            }
+            foreach ($waves as $wave) {
+                foreach ($wave as $keys) {
+                    self::assertCount(1, array_unique($keys), "seed $seed: likes stand apart");
+                }
+            }
+        }
     }
 
     public function test_absurd_numbers_of_blocks_are_refused(): void

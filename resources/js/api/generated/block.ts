@@ -91,7 +91,7 @@ export interface PatchEntry {
  */
 export interface PlanEntry {
   /**
-   * One of rows, columns, quarters, diagonal, around, best; or an order of one's own as nested pairs of cells ("1,2") or patches of a cell ("1,2#3").
+   * One of rows, columns, quarters, twos, diagonal, around, best; or an order of one's own as nested pairs of cells ("1,2") or patches of a cell ("1,2#3").
    */
   order?: {
     [k: string]: unknown

@@ -1353,6 +1353,8 @@ export interface SeamsChosen {
 }
 export interface StylesShown {
   styles: StyleShown[]
+  /** How many seams are pressed already: every school goes round them. */
+  pressed: number
 }
 export interface ChoicesShown {
   choices: SeamChoices

@@ -117,6 +117,7 @@ input[type='radio'] {
   flex: none;
   width: 24px;
   height: 24px;
+  margin: 2px 0 0;
   accent-color: var(--thread);
 }
 
