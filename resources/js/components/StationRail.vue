@@ -1,7 +1,17 @@
 <script setup lang="ts">
+import { nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 
-defineProps<{ stations: { name: string; word: string; note: string; isDone: boolean }[]; block: number; here: string }>()
+const props = defineProps<{ stations: { name: string; word: string; note: string; isDone: boolean }[]; block: number; here: string }>()
+
+/** Where the rail is a bar that scrolls, the station one is at stays in sight. */
+const bar = useTemplateRef<HTMLOListElement>('bar')
+function showHere() {
+  const here = bar.value?.querySelector<HTMLElement>('.here')
+  if (bar.value && here) bar.value.scrollLeft = here.offsetLeft - (bar.value.clientWidth - here.offsetWidth) / 2
+}
+onMounted(showHere)
+watch([() => props.here, () => props.stations], () => nextTick(showHere))
 </script>
 
 <template>
@@ -10,7 +20,7 @@ defineProps<{ stations: { name: string; word: string; note: string; isDone: bool
     <RouterLink class="to-shelf" :to="{ name: 'shelf' }">
       <svg viewBox="0 0 20 20" aria-hidden="true"><path d="M12 4 L6 10 L12 16" /></svg>Shelf
     </RouterLink>
-    <ol>
+    <ol ref="bar">
       <li v-for="station in stations" :key="station.name" :class="{ here: station.name === here, done: station.isDone }">
         <RouterLink :to="{ name: station.name, params: { block } }" :aria-current="station.name === here ? 'page' : undefined">
           <span class="knot" aria-hidden="true" />
@@ -122,7 +132,7 @@ li.here .knot {
     display: flex;
     align-items: center;
     gap: 12px;
-    padding: 4px 16px;
+    padding: 4px 8px 4px 16px;
     border-right: 0;
     border-bottom: 1px solid var(--hair);
   }
@@ -132,9 +142,23 @@ li.here .knot {
   }
 
   ol {
+    position: relative;
     display: flex;
+    flex: 1;
     gap: 26px;
+    min-width: 0;
+    padding: 0 24px 0 10px;
+    overflow-x: auto;
+    scrollbar-width: none;
+    mask-image: linear-gradient(to right, transparent, #000 10px, #000 calc(100% - 24px), transparent);
+  }
+
+  li:first-child {
     margin-left: auto;
+  }
+
+  .note {
+    white-space: nowrap;
   }
 
   .wordmark,
@@ -169,6 +193,12 @@ li.here .knot {
 
   li a {
     min-height: 60px;
+  }
+}
+
+@media (max-width: 700px) {
+  .wordmark {
+    display: none;
   }
 }
 </style>

@@ -262,13 +262,24 @@ h3 .soft {
 
 .cards {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(330px, 100%), 1fr));
   gap: 20px 28px;
 }
 
 @media (max-width: 900px) {
   .table {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+@media (max-width: 560px) {
+  main {
+    padding: 12px 16px 24px;
+  }
+
+  .template {
+    grid-template-columns: minmax(0, 1fr);
+    padding-left: 0;
   }
 }
 </style>

@@ -148,26 +148,28 @@ useMachineKeys({
           @sew-as="work.sewAs"
         />
       </header>
-      <ProblemNote v-if="work.problem ?? press.problem" :text="work.problem ?? press.problem ?? ''" @close="((work.problem = null), (press.problem = null))">
-        <button type="button" class="again" @click="work.open(block)">Load it again</button>
-      </ProblemNote>
-      <p v-if="work.said" class="said" role="status"><b>{{ work.saidOf }}</b> <FractionText :text="work.said" /></p>
-      <section v-if="work.isPaused && step" class="paused" aria-live="polite" :data-step="work.at">
-        <h1>Put down</h1>
-        <p class="text">{{ pausedWords }}Everything is kept. You stopped at step {{ work.at + 1 }}, {{ step.title }}<template v-if="work.timesLeft < step.times">, with {{ work.timesLeft }} of {{ step.times }} still to do</template>: <FractionText :text="step.text" /></p>
-        <p class="soft">Switch the iron off, close the blade, count the pins in.</p>
-      </section>
-      <section v-else-if="step" class="step" aria-live="polite" :data-step="work.at" :data-do="step.do">
-        <h1>{{ step.title }}<span v-if="step.times > 1" class="due" :data-left="work.timesLeft"><template v-if="work.timesLeft < step.times"><b>{{ work.timesLeft }}</b> of {{ step.times }} left</template><template v-else>{{ step.times }} times</template></span></h1>
-        <p class="text"><FractionText :text="again + step.text" /></p>
-        <MeasureKeys v-if="step.do === 'measure' && step.size" :key="step.key" ref="measuring" :size="step.size" :units="shown.face.units" @measured="work.measured" />
-      </section>
-      <section v-else class="step">
-        <h1>All sewn and pressed</h1>
-        <p class="text">Every step is done. <FractionText :text="shown.face.unfinished.join(' x ')" /> {{ shown.face.units }} from raw edge to raw edge.</p>
-      </section>
-      <StepPictures v-if="!work.isPaused || !step" :press="shown" :step="step" :picture="picture" :is-left-handed="isLeftHanded" :is-second-look="isSecondLook" />
-      <p v-if="!work.isPaused" class="caution">{{ step ? step.caution : 'Rotary cutter: close the blade when you put it down, and cut away from yourself.' }}</p>
+      <div class="middle">
+        <ProblemNote v-if="work.problem ?? press.problem" :text="work.problem ?? press.problem ?? ''" @close="((work.problem = null), (press.problem = null))">
+          <button type="button" class="again" @click="work.open(block)">Load it again</button>
+        </ProblemNote>
+        <p v-if="work.said" class="said" role="status"><b>{{ work.saidOf }}</b> <FractionText :text="work.said" /></p>
+        <section v-if="work.isPaused && step" class="paused" aria-live="polite" :data-step="work.at">
+          <h1>Put down</h1>
+          <p class="text">{{ pausedWords }}Everything is kept. You stopped at step {{ work.at + 1 }}, {{ step.title }}<template v-if="work.timesLeft < step.times">, with {{ work.timesLeft }} of {{ step.times }} still to do</template>: <FractionText :text="step.text" /></p>
+          <p class="soft">Switch the iron off, close the blade, count the pins in.</p>
+        </section>
+        <section v-else-if="step" class="step" aria-live="polite" :data-step="work.at" :data-do="step.do">
+          <h1>{{ step.title }}<span v-if="step.times > 1" class="due" :data-left="work.timesLeft"><template v-if="work.timesLeft < step.times"><b>{{ work.timesLeft }}</b> of {{ step.times }} left</template><template v-else>{{ step.times }} times</template></span></h1>
+          <p class="text"><FractionText :text="again + step.text" /></p>
+          <MeasureKeys v-if="step.do === 'measure' && step.size" :key="step.key" ref="measuring" :size="step.size" :units="shown.face.units" @measured="work.measured" />
+        </section>
+        <section v-else class="step">
+          <h1>All sewn and pressed</h1>
+          <p class="text">Every step is done. <FractionText :text="shown.face.unfinished.join(' x ')" /> {{ shown.face.units }} from raw edge to raw edge.</p>
+        </section>
+        <StepPictures v-if="!work.isPaused || !step" :press="shown" :step="step" :picture="picture" :is-left-handed="isLeftHanded" :is-second-look="isSecondLook" />
+        <p v-if="!work.isPaused" class="caution">{{ step ? step.caution : 'Rotary cutter: close the blade when you put it down, and cut away from yourself.' }}</p>
+      </div>
       <footer>
         <button type="button" class="deed" :disabled="(work.at === 0 && !step?.counted) || work.isPaused" @click="work.back">Back <kbd>B</kbd></button>
         <button v-if="!work.isPaused" type="button" class="deed small" @click="unpicking?.open()">Unpick <kbd>U</kbd></button>
@@ -197,10 +199,24 @@ useMachineKeys({
 .machine {
   display: flex;
   flex-direction: column;
-  height: 100%;
-  min-height: 700px;
+  height: 100dvh;
   padding: 20px 34px 22px;
   font-size: 24px;
+}
+
+/* The main button and the way out stay where they are; what a small window has no room for scrolls between them. */
+.middle {
+  display: flex;
+  flex: 1;
+  flex-direction: column;
+  min-height: 0;
+  margin: 0 -8px;
+  padding: 0 8px;
+  overflow-y: auto;
+}
+
+.middle > .pictures {
+  flex: 1 0 190px;
 }
 
 header {
@@ -416,6 +432,119 @@ footer {
 
   .done {
     margin-left: auto;
+  }
+}
+
+@media (max-height: 740px) {
+  .machine {
+    padding: 12px 28px;
+  }
+
+  .step {
+    padding: 8px 0 2px;
+  }
+
+  h1 {
+    font-size: 32px;
+  }
+
+  .text {
+    font-size: 24px;
+  }
+
+  .said {
+    padding: 6px 14px;
+    font-size: 21px;
+  }
+
+  .due,
+  .due b {
+    font-size: 26px;
+  }
+
+  .caution {
+    margin-bottom: 4px;
+    font-size: 18px;
+  }
+
+  .deed,
+  .pedal {
+    min-height: 58px;
+  }
+
+  .model {
+    height: 58px;
+  }
+}
+
+/* A phone lying down, a desk at 200 %: the words beside the picture. */
+@media (max-height: 520px) and (min-width: 600px) {
+  .machine {
+    padding: 6px 16px;
+  }
+
+  header {
+    flex-wrap: nowrap;
+  }
+
+  .line {
+    flex-basis: 0;
+    order: 0;
+  }
+
+  .middle {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1fr) auto;
+    gap: 0 16px;
+    overflow-y: visible;
+  }
+
+  .step,
+  .paused {
+    grid-column: 1;
+    grid-row: 1;
+    overflow-y: auto;
+  }
+
+  .said {
+    grid-column: 1;
+    grid-row: 1;
+    align-self: end;
+  }
+
+  .middle > .pictures {
+    grid-column: 2;
+    grid-row: 1 / 3;
+    padding: 4px 0;
+  }
+
+  .caution {
+    grid-column: 1;
+    grid-row: 2;
+    font-size: 16px;
+  }
+
+  h1 {
+    font-size: 24px;
+  }
+
+  .text {
+    font-size: 19px;
+  }
+
+  .deed,
+  .pedal {
+    min-height: 48px;
+    font-size: 19px;
+  }
+
+  footer {
+    flex-wrap: nowrap;
+  }
+
+  .model {
+    display: none;
   }
 }
 </style>

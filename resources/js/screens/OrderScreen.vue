@@ -276,7 +276,7 @@ dd {
 
 .piles ul {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
   gap: 10px 24px;
   padding-top: 8px;
 }
@@ -309,6 +309,33 @@ dd {
   .order dl {
     grid-column: 1 / -1;
     grid-template-columns: repeat(3, minmax(0, 1fr));
+  }
+}
+
+@media (max-width: 760px) {
+  main {
+    padding: 12px 16px 24px;
+  }
+
+  .order {
+    grid-template-columns: minmax(0, 1fr) 92px;
+  }
+
+  .order .growth {
+    grid-column: 1 / -1;
+    flex-wrap: wrap;
+  }
+
+  .order dl {
+    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  }
+
+  .order.impossible {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+
+  .order.impossible p {
+    grid-column: 1 / -1;
   }
 }
 </style>

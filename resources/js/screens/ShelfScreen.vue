@@ -143,6 +143,7 @@ h1 {
 
 .bring-in {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 16px;
 }
@@ -158,7 +159,7 @@ h1 {
 
 .blocks {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
   gap: 36px 44px;
   padding-top: 16px;
 }
@@ -190,7 +191,8 @@ h1 {
 
 .deeds {
   display: flex;
-  gap: 24px;
+  flex-wrap: wrap;
+  gap: 0 24px;
 }
 
 .unopened {
@@ -239,6 +241,12 @@ footer {
 @media (max-width: 900px) {
   .shelf {
     padding: 20px;
+  }
+}
+
+@media (max-width: 700px) {
+  .shelf {
+    padding: 16px 16px 32px;
   }
 }
 </style>

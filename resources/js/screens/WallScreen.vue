@@ -425,6 +425,7 @@ select {
 
 footer {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   padding: 4px 20px 6px;
   background: var(--paper);
   border-top: 1px solid var(--hair);
@@ -479,6 +480,20 @@ footer {
 }
 
 @media (max-width: 640px) {
+  .side {
+    columns: 1;
+  }
+}
+
+@media (max-width: 640px) {
+  header {
+    padding: 12px 16px 6px;
+  }
+
+  .picture {
+    margin: 0 12px 8px;
+  }
+
   .side {
     columns: 1;
   }

@@ -63,6 +63,7 @@ const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key
 <style scoped>
 .unit-card {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   align-content: start;
   padding-top: 14px;
@@ -75,7 +76,7 @@ const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key
 
 .what {
   display: grid;
-  grid-template-columns: 84px 1fr auto;
+  grid-template-columns: 84px minmax(0, 1fr) auto;
   gap: 14px;
   align-items: start;
 }
@@ -96,13 +97,15 @@ const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key
 
 .way {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 2px;
 }
 
 .pieces li {
   display: flex;
   align-items: center;
-  gap: 8px;
+  flex-wrap: wrap;
+  gap: 0 8px;
   min-height: 34px;
   font-size: 18px;
 }

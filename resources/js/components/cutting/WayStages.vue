@@ -19,7 +19,7 @@ defineProps<{ stages: StageShown[]; colours: Map<string, string> }>()
 <style scoped>
 .way-stages {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(270px, 100%), 1fr));
   gap: 8px 22px;
 }
 

@@ -28,6 +28,7 @@ const fill = (one: WallFabric) => (one.swatch ? `center / cover url(${swatchAddr
 <style scoped>
 .fabric-shelf {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   gap: 4px 24px;
 }
@@ -67,6 +68,7 @@ const fill = (one: WallFabric) => (one.swatch ? `center / cover url(${swatchAddr
 
 .deeds {
   display: flex;
+  flex-wrap: wrap;
   align-items: start;
   gap: 0 18px;
   white-space: nowrap;

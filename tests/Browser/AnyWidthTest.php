@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverDimension;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** On a phone, a small tablet, a tablet and a desk: no page is wider than the window, and no control lies outside it. */
+final class AnyWidthTest extends BrowserTestCase
+{
+    private const SCREENS = ['/' => '.shelf', '/blocks/2/wall' => '.wall-grid', '/blocks/2/order' => '.order-card', '/blocks/2/press' => '.block-back', '/blocks/2/cut' => '.unit-card', '/blocks/2/joins' => '.join-sheet', '/blocks/2/machine' => '.step', '/logbook' => 'main'];
+
+    /** @return array<string, array{int, int}> */
+    public static function windows(): array
+    {
+        return ['phone, 360' => [360, 740], 'phone' => [390, 844], 'phone lying down' => [740, 360], 'small tablet' => [640, 900], 'tablet' => [820, 1180], 'desk' => [1280, 800], 'desk, what a browser leaves of it' => [1280, 657], 'desk at 200 %' => [640, 400]];
+    }
+
+    #[DataProvider('windows')]
+    public function test_no_page_is_wider_than_the_window_and_no_control_lies_outside(int $width, int $height): void
+    {
+        // Headless windows have no frame, but refuse to be narrower than some hundreds of pixels: the page is told its size.
+        $this->browser->manage()->window()->setSize(new WebDriverDimension(1280, 800));
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]]);
+        $wrong = [];
+        foreach (self::SCREENS as $path => $shown) {
+            $this->visit($path);
+            $this->waitUntil(fn (): bool => $this->browser->executeScript('return document.querySelector("h1") !== null') === true, "$path shows nothing");
+            usleep(900_000);
+            $found = $this->browser->executeScript(<<<'JS'
+                const width = window.innerWidth
+                const scrolls = (element) => { for (let at = element.parentElement; at; at = at.parentElement) { const x = getComputedStyle(at).overflowX; if ((x === 'auto' || x === 'scroll') && at.scrollWidth > at.clientWidth) return true } return false }
+                const seen = (element) => { const style = getComputedStyle(element); const box = element.getBoundingClientRect(); return style.visibility !== 'hidden' && box.width > 1 && box.height > 1 && !element.closest('dialog:not([open]), .visually-hidden, details:not([open]) > :not(summary)') }
+                const outside = [...document.querySelectorAll('a, button, input, select, summary, textarea, h1, h2, p')].filter((element) => seen(element) && !scrolls(element)).filter((element) => { const box = element.getBoundingClientRect(); return box.right > width + 1 || box.left < -1 })
+                return [document.scrollingElement.scrollWidth - width, outside.slice(0, 4).map((element) => element.tagName + '.' + element.className + ' ' + element.textContent.trim().slice(0, 30))]
+                JS);
+            if ($found[0] > 0 || $found[1] !== []) {
+                $wrong[$path] = $found;
+            }
+            $this->look("$width-".str_replace('/', '-', $path));
+        }
+        $this->visit('/blocks/2/machine');
+        $this->find('.step[data-step]');
+        foreach ([1, 2, 3, 4] as $step) {
+            usleep(300_000);
+            $isSeen = $this->browser->executeScript('const seen = (element) => { const box = element?.getBoundingClientRect(); return !!box && box.height > 40 && box.top >= 0 && box.top < innerHeight - 40 && (element.tagName === "svg" || box.bottom <= innerHeight) }; return [seen(document.querySelector(".deed.done")), seen(document.querySelector(".pictures svg"))]');
+            self::assertSame([true, true], $isSeen, "the main button and the picture of step $step");
+            $this->press(\Facebook\WebDriver\WebDriverKeys::ENTER);
+            $this->find(".step[data-step=\"$step\"]");
+        }
+        $this->look("$width-machine-4");
+        self::assertSame([], $wrong, json_encode($wrong, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT));
+    }
+}
