@@ -485,6 +485,17 @@ footer {
 
   header {
     flex-wrap: nowrap;
+    font-size: 16px;
+    white-space: nowrap;
+  }
+
+  header > .soft:first-of-type {
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+
+  .put-down {
+    font-size: 16px;
   }
 
   .line {
@@ -545,6 +556,24 @@ footer {
 
   .model {
     display: none;
+  }
+}
+
+@media (max-width: 480px) {
+  .machine {
+    padding: 12px 16px;
+  }
+
+  h1 {
+    font-size: 30px;
+  }
+
+  .text {
+    font-size: 23px;
+  }
+
+  .caution {
+    font-size: 17px;
   }
 }
 </style>

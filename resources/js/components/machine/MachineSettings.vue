@@ -38,6 +38,7 @@ const isCounting = defineModel<boolean>('counting', { required: true })
 }
 
 summary {
+  white-space: nowrap;
   min-height: 44px;
   padding: 8px 0;
   cursor: pointer;
@@ -49,7 +50,11 @@ summary {
   z-index: 2;
   display: grid;
   gap: 6px;
-  width: 440px;
+  width: min(440px, 88vw);
+  max-height: 70vh;
+  overflow-y: auto;
+  font-size: 20px;
+  white-space: normal;
   padding: 16px;
   border: 2px solid var(--hair);
   border-radius: 8px;

@@ -238,4 +238,18 @@ figure :deep(svg) {
     grid-column: 1 / -1;
   }
 }
+
+/* Where there is little room below each other, pictures stand side by side. */
+@media (max-width: 480px), (max-height: 520px) {
+  .pictures:not(.wide, .ruled) {
+    grid-auto-flow: column;
+    grid-template-columns: none;
+    grid-auto-columns: minmax(0, 1fr);
+    gap: 8px 14px;
+  }
+
+  figcaption {
+    font-size: 17px;
+  }
+}
 </style>
