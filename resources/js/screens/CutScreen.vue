@@ -10,6 +10,7 @@ import TemplatePicture from '@/components/cutting/TemplatePicture.vue'
 import UnitCard from '@/components/cutting/UnitCard.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
+import { useScreenTitle } from '@/composables/useScreenTitle'
 import { useRail, useStations } from '@/composables/useStations'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
@@ -17,6 +18,7 @@ import { counted } from '@/drawing/words'
 const props = defineProps<{ block: number }>()
 
 const shown = shallowRef<CuttingShown | null>(null)
+useScreenTitle(() => (shown.value === null ? null : `Cut and make, ${shown.value.block.name}`))
 const problem = ref<string | null>(null)
 const waiting = ref(0)
 let last: Promise<void> = Promise.resolve()

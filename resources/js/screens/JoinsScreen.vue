@@ -10,6 +10,7 @@ import MeetingChance from '@/components/joins/MeetingChance.vue'
 import SeamTest from '@/components/joins/SeamTest.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
+import { useScreenTitle } from '@/composables/useScreenTitle'
 import { useRail, useStations } from '@/composables/useStations'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -18,6 +19,7 @@ import { counted, percent } from '@/drawing/words'
 const props = defineProps<{ block: number }>()
 
 const shown = shallowRef<JoinsShown | null>(null)
+useScreenTitle(() => (shown.value === null ? null : `Joins, ${shown.value.block.name}`))
 const chosen = ref<number | null>(null)
 const problem = ref<string | null>(null)
 const isBusy = ref(false)

@@ -4,6 +4,7 @@ import { RouterLink } from 'vue-router'
 import * as api from '@/api/client'
 import type { LogbookShown } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
+import { useScreenTitle } from '@/composables/useScreenTitle'
 import BarChart from '@/drawing/BarChart.vue'
 import { duration } from '@/drawing/duration'
 import FractionText from '@/drawing/FractionText.vue'
@@ -14,6 +15,7 @@ import { counted } from '@/drawing/words'
 const props = defineProps<{ block: number | null }>()
 
 const book = shallowRef<LogbookShown | null>(null)
+useScreenTitle(() => (book.value === null ? null : `Logbook${book.value.block ? `, ${book.value.block.name}` : ''}`))
 const problem = ref('')
 
 watch(

@@ -14,6 +14,7 @@ import StitchLine from '@/components/StitchLine.vue'
 import { useKept } from '@/composables/useKept'
 import { useMachineKeys } from '@/composables/useMachineKeys'
 import { useReadAloud } from '@/composables/useReadAloud'
+import { useScreenTitle } from '@/composables/useScreenTitle'
 import { useWakeLock } from '@/composables/useWakeLock'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -49,6 +50,7 @@ watch(
 const shown = computed(() => press.shown)
 const count = computed(() => work.steps.length)
 const step = computed(() => work.step)
+useScreenTitle(() => (shown.value === null || count.value === 0 ? null : `${step.value?.title ?? 'All sewn and pressed'}, ${shown.value.block.name}`))
 const key = computed(() => step.value?.key ?? null)
 
 /** What each step shows, of its own; the next one is fetched while this one is done. */

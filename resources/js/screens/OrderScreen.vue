@@ -7,6 +7,7 @@ import OwnOrderBoard from '@/components/OwnOrderBoard.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
 import StrandDiagram from '@/components/StrandDiagram.vue'
+import { useScreenTitle } from '@/composables/useScreenTitle'
 import { useRail, useStations } from '@/composables/useStations'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -15,6 +16,7 @@ import { counted } from '@/drawing/words'
 const props = defineProps<{ block: number }>()
 
 const shown = shallowRef<OrdersShown | null>(null)
+useScreenTitle(() => (shown.value === null ? null : `Order of sewing, ${shown.value.block.name}`))
 const problem = ref<string | null>(null)
 const isSaving = ref(false)
 const isGrowing = ref(false)

@@ -18,6 +18,7 @@ import StationRail from '@/components/StationRail.vue'
 import StepStrip from '@/components/StepStrip.vue'
 import StyleComparison from '@/components/StyleComparison.vue'
 import TotalsPanel from '@/components/TotalsPanel.vue'
+import { useScreenTitle } from '@/composables/useScreenTitle'
 import { useStationKeys } from '@/composables/useStationKeys'
 import { railOf, useStations } from '@/composables/useStations'
 import BlockBack from '@/drawing/BlockBack.vue'
@@ -50,6 +51,7 @@ const schools = Object.entries(styleWords) as [PressStyle, string][]
 watch(() => props.block, (block) => press.open(block), { immediate: true })
 
 const shown = computed(() => press.shown)
+useScreenTitle(() => (shown.value === null ? null : `Press, ${shown.value.block.name}`))
 const stations = useStations(computed(() => railOf(shown.value)))
 const highlighted = computed(() => (pointed.value.length > 0 ? pointed.value : step.value === null ? [] : (shown.value?.steps[step.value]?.joins ?? [])))
 const onFace = computed(() => (step.value === null && pointed.value.length === 0 ? (press.selected?.pile ?? []) : highlighted.value))

@@ -7,6 +7,7 @@ import { everythingAddress, fileAddress } from '@/api/client'
 import CopyBlock from '@/components/CopyBlock.vue'
 import NewBlock from '@/components/NewBlock.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import { useScreenTitle } from '@/composables/useScreenTitle'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
@@ -31,6 +32,7 @@ async function bringIn(files: FileList | null | undefined) {
   arrived.value = await shelf.bringIn(file)
   if (picker.value) picker.value.value = ''
 }
+useScreenTitle(() => 'Blocks on the shelf')
 </script>
 
 <template>

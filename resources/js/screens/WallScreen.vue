@@ -19,6 +19,7 @@ import UnitTray from '@/components/wall/UnitTray.vue'
 import WallGrid from '@/components/wall/WallGrid.vue'
 import WholePanel from '@/components/wall/WholePanel.vue'
 import { useDrawingBoard } from '@/composables/useDrawingBoard'
+import { useScreenTitle } from '@/composables/useScreenTitle'
 import { useRail, useStations } from '@/composables/useStations'
 import { useStationKeys, type StationKey } from '@/composables/useStationKeys'
 import FractionText from '@/drawing/FractionText.vue'
@@ -61,6 +62,7 @@ watch(
 )
 
 const shown = computed(() => wall.shown)
+useScreenTitle(() => (shown.value === null ? null : `Wall, ${shown.value.block.name}`))
 const { rail, load: loadRail } = useRail(() => props.block)
 const stations = useStations(rail)
 watch(() => wall.figures, loadRail)
