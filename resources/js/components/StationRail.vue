@@ -145,12 +145,12 @@ li.here .knot {
     position: relative;
     display: flex;
     flex: 1;
-    gap: 26px;
+    gap: 20px;
     min-width: 0;
-    padding: 0 24px 0 10px;
+    padding: 0 14px 0 10px;
     overflow-x: auto;
     scrollbar-width: none;
-    mask-image: linear-gradient(to right, transparent, #000 10px, #000 calc(100% - 24px), transparent);
+    mask-image: linear-gradient(to right, transparent, #000 10px, #000 calc(100% - 14px), transparent);
   }
 
   li:first-child {
@@ -179,9 +179,9 @@ li.here .knot {
   }
 
   li + li::before {
-    left: -24px;
+    left: -18px;
     top: calc(50% - 2px);
-    width: 22px;
+    width: 16px;
     height: 0;
     border-left: 0;
     border-top: 4px dashed var(--thread-rest);
