@@ -150,7 +150,7 @@ li.here .knot {
     padding: 0 14px 0 10px;
     overflow-x: auto;
     scrollbar-width: none;
-    mask-image: linear-gradient(to right, transparent, #000 10px, #000 calc(100% - 14px), transparent);
+    mask-image: linear-gradient(to right, #000 calc(100% - 14px), transparent);
   }
 
   li:first-child {
