@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverDimension;
+use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** On a phone, a small tablet, a tablet and a desk: no page is wider than the window, and no control lies outside it. */
@@ -28,7 +29,7 @@ final class AnyWidthTest extends BrowserTestCase
         foreach (self::SCREENS as $path => $shown) {
             $this->visit($path);
             $this->waitUntil(fn (): bool => $this->browser->executeScript('return document.querySelector("h1") !== null') === true, "$path shows nothing");
-            usleep(900_000);
+            $this->waitUntilLoaded();
             $found = $this->browser->executeScript(<<<'JS'
                 const width = window.innerWidth
                 const scrolls = (element) => { for (let at = element.parentElement; at; at = at.parentElement) { const x = getComputedStyle(at).overflowX; if ((x === 'auto' || x === 'scroll') && at.scrollWidth > at.clientWidth) return true } return false }
@@ -44,13 +45,25 @@ final class AnyWidthTest extends BrowserTestCase
         $this->visit('/blocks/2/machine');
         $this->find('.step[data-step]');
         foreach ([1, 2, 3, 4] as $step) {
-            usleep(300_000);
+            $this->waitUntilLoaded();
             $isSeen = $this->browser->executeScript('const seen = (element) => { const box = element?.getBoundingClientRect(); return !!box && box.height > 40 && box.top >= 0 && box.top < innerHeight - 40 && (element.tagName === "svg" || box.bottom <= innerHeight) }; return [seen(document.querySelector(".deed.done")), seen(document.querySelector(".pictures svg"))]');
             self::assertSame([true, true], $isSeen, "the main button and the picture of step $step");
-            $this->press(\Facebook\WebDriver\WebDriverKeys::ENTER);
+            $this->press(WebDriverKeys::ENTER);
             $this->find(".step[data-step=\"$step\"]");
         }
         $this->look("$width-machine-4");
         self::assertSame([], $wrong, json_encode($wrong, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT));
+    }
+
+    /** Until nothing more was asked for in a fifth of a second. */
+    private function waitUntilLoaded(): void
+    {
+        $asked = fn (): mixed => $this->browser->executeScript('return performance.getEntriesByType("resource").length');
+        $this->waitUntil(static function () use ($asked): bool {
+            $before = $asked();
+            usleep(200_000);
+
+            return $asked() === $before;
+        }, 'something is asked for without end');
     }
 }

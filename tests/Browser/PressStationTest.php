@@ -198,7 +198,7 @@ final class PressStationTest extends BrowserTestCase
         $this->visit('/blocks/2/order');
         $this->find('.order[data-order="columns"]')->click();
         $this->waitUntil(fn (): bool => $this->attribute('.order[data-order="columns"]', 'aria-checked') === 'true', 'not chosen');
-        self::assertCount(6, $this->browser->findElements(WebDriverBy::cssSelector('.orders .film')));
+        self::assertCount(7, $this->browser->findElements(WebDriverBy::cssSelector('.orders .film')));
         $this->visit('/blocks/2/press');
         $this->seesText('by columns');
         $this->clickOn('.step[data-step="6"]');
