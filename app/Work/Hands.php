@@ -10,6 +10,7 @@ use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Guide\HandMend;
+use KeenSeam\Core\Guide\MendedHands;
 use KeenSeam\Core\Guide\UnpickCause;
 use KeenSeam\Core\Guide\WrongHand;
 use KeenSeam\Core\KeenSeamProblem;
@@ -60,7 +61,7 @@ final readonly class Hands
         [$label, $count, $how] = [$fields->text('unit'), $fields->number('count'), $fields->choice('how', HandMend::class)];
         $class = $this->unitClass($label);
         $mend = array_values(array_filter($this->mends($label, $count), static fn (WrongHand $mend): bool => $mend->how === $how))[0] ?? throw WorkNotPossible::notSoMended();
-        $progress = $this->work->progress->mended($this->work->working->construction(), $this->work->pedal->steps, $class, $mend, $this->work->blocks, $this->twin($class));
+        $progress = (new MendedHands($this->work->progress, $this->work->working->construction(), $this->work->pedal->steps, $this->work->blocks))->after($class, $mend, $this->twin($class));
 
         return [
             $this->work->with($progress),

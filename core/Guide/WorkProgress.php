@@ -7,7 +7,6 @@ namespace KeenSeam\Core\Guide;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
-use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\Pressing;
@@ -279,102 +278,6 @@ final readonly class WorkProgress
         }
 
         return array_values(array_diff(array_keys($class->members), array_keys($isOpen), array_keys($isTaken)));
-    }
-
-    /**
-     * With units of a class to be mended that came out as the other hand: what is done to them again is due again, and only so often.
-     *
-     * @param list<Step>     $steps
-     * @param UnitClass|null $twin  of which so many are made already, where they are put on its pile
-     */
-    public function mended(Construction $construction, array $steps, UnitClass $class, WrongHand $mend, int $blocks, ?UnitClass $twin = null): self
-    {
-        if ($mend->how === HandMend::Turn) {
-            return $this;
-        }
-        $members = array_slice($this->loose($construction, $class), -(int) ceil($mend->count / $blocks));
-        $isAnew = $mend->how === HandMend::Swap || $mend->how === HandMend::Remake;
-        $opened = [];
-        foreach ($construction->joins as $join) {
-            if ($join->tie?->unitClass === $class->index && in_array($join->tie->member, $members, true) && ($isAnew || $mend->how === HandMend::Press || in_array($join->tie->join, $mend->joins, true))) {
-                $opened[] = $join->id;
-            }
-        }
-        $patches = array_map(static fn (int $member): array => array_map(static fn (Patch $patch): int => $patch->id, $class->members[$member]->patches()), $members);
-        $again = $this->dueAgain($steps, $opened, $patches, $mend, count($class->members) * $blocks);
-        $reached = $mend->how === HandMend::Press ? [] : $opened;
-        $mended = new self(
-            array_values(array_diff($this->sewn, $reached)),
-            array_diff_key($this->pressed, array_flip($opened)),
-            array_values(array_diff($this->done, array_keys($again))),
-            $again + $this->due,
-            array_diff_key($this->counted, $again),
-            ($mend->count < count($members) * $blocks || count($members) < count($class->members) ? array_intersect_key($this->pressed, array_flip($opened)) : []) + $this->elsewhere,
-        );
-
-        return $twin === null || $mend->how !== HandMend::Swap ? $mended : $mended->madeAlready($construction, $steps, $twin, $mend->count, $blocks);
-    }
-
-    /**
-     * @param list<Step>      $steps
-     * @param list<int>       $opened
-     * @param list<list<int>> $patches of each unit that is mended
-     *
-     * @return array<string, int> by key of a step: how often it is to be done
-     */
-    private function dueAgain(array $steps, array $opened, array $patches, WrongHand $mend, int $units): array
-    {
-        $isAnew = $mend->how === HandMend::Swap || $mend->how === HandMend::Remake;
-        $due = [];
-        foreach ($steps as $step) {
-            $ofUnits = array_filter($patches, static fn (array $unit): bool => array_intersect($unit, $step->patchIds) !== []);
-            if ($step->unitClass === null || $ofUnits === []) {
-                continue;
-            }
-            $times = match ($step->do) {
-                // Single seams are sewn one by one, a batch only where the units are made anew.
-                StepKind::Join => match (true) {
-                    $isAnew => (int) ceil($step->times * $mend->count / max($units, $mend->count)),
-                    $mend->how === HandMend::Seams => $mend->count * intdiv(count(array_intersect($step->joins, $opened)) + count($ofUnits) - 1, count($ofUnits)),
-                    default => 0,
-                },
-                StepKind::Press => array_intersect($step->joins, $opened) === [] ? 0 : $mend->count,
-                StepKind::Mark, StepKind::CutApart => $isAnew ? (int) ceil($step->times * $mend->count / max($units, $mend->count)) : 0,
-                StepKind::SquareUp => $mend->how === HandMend::Press ? 0 : $mend->count,
-                default => 0,
-            };
-            if ($times > 0) {
-                $due[$step->key()] = min($step->times, $this->left($step) + $times);
-            }
-        }
-
-        return $due;
-    }
-
-    /**
-     * Units that were not meant to be of this class and are.
-     *
-     * @param list<Step> $steps
-     */
-    private function madeAlready(Construction $construction, array $steps, UnitClass $class, int $count, int $blocks): self
-    {
-        $whole = array_slice(array_keys($class->members), 0, intdiv($count, $blocks));
-        $sewn = [];
-        foreach ($construction->joins as $join) {
-            if ($join->tie?->unitClass === $class->index && in_array($join->tie->member, $whole, true)) {
-                $sewn[] = $join->id;
-            }
-        }
-        $due = $this->due;
-        $units = count($class->members) * $blocks;
-        foreach ($steps as $step) {
-            $isOfClass = array_filter($step->joins, static fn (int $id): bool => $construction->joins[$id]->tie?->unitClass === $class->index) !== [];
-            if ($step->do === StepKind::Join && $isOfClass && ! $this->isDone($step)) {
-                $due[$step->key()] = max(1, $this->left($step) - intdiv($step->times * $count, $units));
-            }
-        }
-
-        return new self(array_values(array_unique([...$this->sewn, ...$sewn])), $this->pressed, $this->done, $due, $this->counted, $this->elsewhere);
     }
 
     /**

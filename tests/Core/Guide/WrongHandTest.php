@@ -6,6 +6,7 @@ namespace Tests\Core\Guide;
 
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Guide\HandMend;
+use KeenSeam\Core\Guide\MendedHands;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Guide\WorkProgress;
@@ -59,7 +60,7 @@ final class WrongHandTest extends TestCase
         $all = self::unitsDone($plan, $steps);
         self::assertSame([0, 1, 2], $all->loose($plan->construction, $class));
         foreach (WrongHand::mends($plan->construction, $class, 2, 0) as $mend) {
-            $after = $all->mended($plan->construction, $steps, $class, $mend, 4);
+            $after = (new MendedHands($all, $plan->construction, $steps, 4))->after($class, $mend);
             $due = [];
             foreach ($steps as $step) {
                 $left = $after->left($step);
@@ -79,7 +80,7 @@ final class WrongHandTest extends TestCase
         $sewn = array_map(static fn (Join $join): int => $join->id, array_values(array_filter($plan->construction->joins, static fn (Join $join): bool => $join->tie?->unitClass === 0)));
         $mend = WrongHand::mends($plan->construction, $own, 1, 2)[0];
         self::assertSame(HandMend::Swap, $mend->how);
-        $after = (new WorkProgress(sewn: $sewn))->mended($plan->construction, $steps, $own, $mend, 1, $twin);
+        $after = (new MendedHands(new WorkProgress(sewn: $sewn), $plan->construction, $steps, 1))->after($own, $mend, $twin);
         $ofTwin = array_filter($plan->construction->joins, static fn (Join $join): bool => $join->tie?->unitClass === 1 && in_array($join->id, $after->sewn, true));
 
         self::assertCount(1, array_unique(array_map(static fn (Join $join): int => $join->tie->member ?? -1, $ofTwin)), 'one of the other hand is made');
