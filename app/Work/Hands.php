@@ -86,12 +86,19 @@ final readonly class Hands
         return count($this->work->progress->loose($this->work->working->construction(), $class)) * $this->work->blocks;
     }
 
+    /** Its mirror twin, where that is made by itself: of what comes both ways out of one batch each hand has its place already. */
     private function twin(UnitClass $class): ?UnitClass
     {
-        $classes = $this->work->working->construction()->classes;
-        $twin = ClassKinship::twins($classes)[$class->index] ?? null;
+        $construction = $this->work->working->construction();
+        $twin = ClassKinship::twins($construction->classes)[$class->index] ?? null;
+        foreach ($twin === null ? [] : $this->work->pedal->steps as $step) {
+            $classes = array_map(static fn (int $join): ?int => $construction->joins[$join]->tie?->unitClass, $step->joins);
+            if (in_array($class->index, $classes, true) && in_array($twin, $classes, true)) {
+                return null;
+            }
+        }
 
-        return $twin === null ? null : $classes[$twin];
+        return $twin === null ? null : $construction->classes[$twin];
     }
 
     /** How many of a class are not begun. */

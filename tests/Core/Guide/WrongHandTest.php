@@ -73,6 +73,42 @@ final class WrongHandTest extends TestCase
         }
     }
 
+    public function test_other_units_and_what_is_only_turned_stay_as_they_are(): void
+    {
+        [$plan, $steps] = self::work('sABC sABC90 hAB', 'hAB qABAB sABC180');
+        $all = self::unitsDone($plan, $steps);
+        $mended = static fn (int $class, int $count): WorkProgress => (new MendedHands($all, $plan->construction, $steps, 4))->after($plan->construction->classes[$class], WrongHand::mends($plan->construction, $plan->construction->classes[$class], $count, 0)[0]);
+        $labels = static fn (WorkProgress $after): array => array_values(array_unique(array_map(static fn (Step $step): string => $step->unitClass.' '.$step->do->value, array_filter($steps, static fn (Step $step): bool => $step->unitClass !== null && $after->left($step) > 0))));
+        [$split, $half, $quarter] = [0, 1, 2];
+
+        self::assertSame($all, $mended($half, 3), 'half-square triangles are only turned');
+        self::assertSame(['U1 join', 'U1 press', 'U1 square-up'], $labels($mended($split, 5)));
+        // Its seams lie as in a mirror: only the iron is wanted, for as many as there are.
+        $pressed = $mended($quarter, 3);
+        self::assertSame(['U3 press'], $labels($pressed));
+        self::assertSame($all->sewn, $pressed->sewn);
+        self::assertSame([3], array_values(array_unique(array_filter(array_map($pressed->left(...), array_filter($steps, static fn (Step $step): bool => $step->unitClass === 'U3'))))));
+        // Of every single one nothing lies elsewhere any more; of some of them it still does.
+        self::assertSame([], $mended($split, 12)->elsewhere);
+        self::assertNotSame([], $mended($split, 11)->elsewhere);
+        self::assertNotSame([], $mended($split, 4)->elsewhere);
+    }
+
+    public function test_a_swap_makes_as_many_more_of_the_one_as_fewer_of_the_other(): void
+    {
+        $plan = (new PressingPlanner(Blocks::sewn('sABC sABC sABC', 'sABC0m sABC0m sABC0m')))->best(new PressQuestion(PressStyle::Nest));
+        $steps = WorkSteps::of($plan, new CutQuestion(4, ways: ['U1' => 'from-triangles']));
+        [$own, $twin] = $plan->construction->classes;
+        $ofOwn = new WorkProgress(sewn: array_values(array_map(static fn (Join $join): int => $join->id, array_filter($plan->construction->joins, static fn (Join $join): bool => $join->tie?->unitClass === $own->index))));
+        $left = static fn (WorkProgress $progress, string $label): int => array_sum(array_map($progress->left(...), array_filter($steps, static fn (Step $step): bool => $step->do === StepKind::Join && $step->unitClass === $label)));
+        $after = (new MendedHands($ofOwn, $plan->construction, $steps, 4))->after($own, WrongHand::mends($plan->construction, $own, 6, 12)[0], $twin);
+
+        // Two seams a unit, twelve of each hand; each pile begins with one.
+        self::assertSame([0, 24], [$left($ofOwn, $own->label()), $left($ofOwn, $twin->label())]);
+        self::assertSame([12, 12], [$left($after, $own->label()), $left($after, $twin->label())], 'six more, six fewer');
+        self::assertCount(2, array_filter($plan->construction->joins, static fn (Join $join): bool => $join->tie?->unitClass === $twin->index && in_array($join->id, $after->sewn, true)), 'one in each of the four blocks is whole, the others are counted');
+    }
+
     public function test_units_put_on_the_pile_of_the_other_hand_are_not_made_again_there(): void
     {
         [$plan, $steps] = self::work('sABC sABC0m', 'sABC sABC0m');
