@@ -52,10 +52,13 @@ final class AdviceDocument
         $told = [];
         foreach (array_slice($lumps, 0, count($plan->construction->joins) > self::LARGE ? 1 : self::MOST, true) as $i => $peak) {
             $junction = $plan->junctions[$i];
-            $cures = [];
+            $cures = $worth = [];
             foreach (LumpCure::at($plan->construction, $plan->pressing, $junction, $working->facts()->twoPiles()) as $cure) {
                 $then = self::tried($block, $working, $cure);
-                if ($then !== null && $then->peaks()[$i] < $peak) {
+                $after = $then?->peaks()[$i] ?? $peak;
+                $isLess = array_filter($worth, static fn (array $known): bool => $known[1] <= $after && $cure->asksForMoreThan($known[0])) !== [];
+                if ($then !== null && $after < $peak && ! $isLess) {
+                    $worth[] = [$cure, $after];
                     $cures[] = self::cure($working, $cure, $plan, $then, $opened, $i);
                 }
             }

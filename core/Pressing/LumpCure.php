@@ -57,6 +57,14 @@ final readonly class LumpCure
         return $cures;
     }
 
+    /** Whether it asks for all that the other asks for, and for more: worth it only where more comes of it. */
+    public function asksForMoreThan(self $other): bool
+    {
+        $isIn = fn (Lock $lock): bool => in_array($lock, $this->locks, false);
+
+        return $other->locks !== [] && count($this->locks) > count($other->locks) && array_filter($other->locks, $isIn) === $other->locks;
+    }
+
     /**
      * @param list<Join> $joins
      *

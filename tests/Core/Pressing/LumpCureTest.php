@@ -17,6 +17,22 @@ use Tests\Support\Blocks;
 
 final class LumpCureTest extends TestCase
 {
+    public function test_a_cure_that_opens_more_seams_asks_for_more_and_no_other_does(): void
+    {
+        $construction = Blocks::sewn('hAB hAB90', 'hAB270 hAB180');
+        $plan = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest));
+        $cures = LumpCure::at($construction, $plan->pressing, $plan->junctions[0]);
+        $opened = array_values(array_filter($cures, static fn (LumpCure $cure): bool => ! $cure->isFurl && $cure->twoPiles === null));
+
+        self::assertSame([false, true], [$opened[0]->asksForMoreThan($opened[1]), $opened[1]->asksForMoreThan($opened[0])]);
+        self::assertFalse($opened[1]->asksForMoreThan($opened[1]));
+        foreach ($cures as $cure) {
+            if ($cure->isFurl || $cure->twoPiles !== null) {
+                self::assertSame([false, false], [$cure->asksForMoreThan($opened[0]), $opened[1]->asksForMoreThan($cure)]);
+            }
+        }
+    }
+
     public function test_what_is_tried_is_at_the_crossing_and_comes_out_as_it_says(): void
     {
         for ($seed = 1; $seed <= 5; ++$seed) {
