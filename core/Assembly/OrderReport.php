@@ -96,7 +96,7 @@ final readonly class OrderReport
         $isExact = abs($steps - $whole) < 1e-9;
         // A slanting join has no exact length in fractions; 1/1000 of a step is far below any ruler's mark.
         $length = Length::of($isExact ? Fraction::of($whole, $lattice->steps) : Fraction::of((int) round($steps * 1000), 1000 * $lattice->steps), $lattice->unit);
-        $text = $grain->print($length);
+        $text = $grain->print($length).($face->block->unit === \KeenSeam\Core\Measure\LengthUnit::Inch ? ' in' : '');
 
         return $isExact || str_starts_with($text, Grain::ROUNDED) ? $text : Grain::ROUNDED.$text;
     }

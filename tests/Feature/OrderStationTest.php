@@ -16,7 +16,7 @@ final class OrderStationTest extends TestCase
 
         self::assertSame(array_column(Order::cases(), 'value'), array_column($orders, 'order'));
         self::assertSame(43, $orders[0]['figures']['joins']);
-        self::assertSame('12', $orders[0]['figures']['longestJoin']);
+        self::assertSame('12 in', $orders[0]['figures']['longestJoin']);
         self::assertCount(43, $orders[0]['joins']);
     }
 

@@ -94,7 +94,7 @@ final class OrderTest extends TestCase
         $report = OrderReport::of(Blocks::sewn('hAB hAB90', 'hAB270 hAB180'));
 
         self::assertSame(
-            [7, 1, 4, '4', 3, 3],
+            [7, 1, 4, '4 in', 3, 3],
             [$report->joins, $report->matchPoints, $report->biasJoins, $report->longestJoin, $report->chainBatches, $report->presses],
         );
         self::assertSame(3, $report->joinsToLearn, 'the unit, the row and the block: the second row is the first one turned');
@@ -103,7 +103,7 @@ final class OrderTest extends TestCase
 
     public function test_a_slanting_join_is_measured_to_the_ruler_and_marked(): void
     {
-        self::assertSame('≈2 13/16', OrderReport::of(Blocks::sewn('hAB'))->longestJoin);
+        self::assertSame('≈2 13/16 in', OrderReport::of(Blocks::sewn('hAB'))->longestJoin);
     }
 
     public function test_mirror_twins_and_look_alikes_are_known(): void
