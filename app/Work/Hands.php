@@ -48,7 +48,7 @@ final readonly class Hands
         }
         $twin = $this->twin($class);
 
-        return WrongHand::mends($this->work->working->construction(), $class, $count, $twin === null ? 0 : $this->toGo($twin));
+        return WrongHand::mends($this->work->working->construction(), $class, $count, $twin === null ? 0 : $this->work->progress->notBegun($this->work->working->construction(), $twin) * $this->work->blocks);
     }
 
     /**
@@ -99,18 +99,5 @@ final readonly class Hands
         }
 
         return $twin === null ? null : $construction->classes[$twin];
-    }
-
-    /** How many of a class are not begun. */
-    private function toGo(UnitClass $class): int
-    {
-        $begun = [];
-        foreach ($this->work->working->construction()->joins as $join) {
-            if ($join->tie?->unitClass === $class->index && in_array($join->id, $this->work->progress->sewn, true)) {
-                $begun[$join->tie->member] = true;
-            }
-        }
-
-        return (count($class->members) - count($begun)) * $this->work->blocks;
     }
 }

@@ -241,6 +241,19 @@ final readonly class WorkProgress
         return $settled;
     }
 
+    /** How many units of a class, in one block, are not begun. */
+    public function notBegun(Construction $construction, UnitClass $class): int
+    {
+        $begun = [];
+        foreach ($construction->joins as $join) {
+            if ($join->tie?->unitClass === $class->index && isset($this->isSewn[$join->id])) {
+                $begun[$join->tie->member] = true;
+            }
+        }
+
+        return count($class->members) - count($begun);
+    }
+
     /** @return list<string> labels of the classes of which no unit is left to sew */
     public function finishedClasses(Construction $construction): array
     {

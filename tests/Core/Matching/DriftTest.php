@@ -13,6 +13,8 @@ use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\Hold;
+use KeenSeam\Core\Matching\Internal\RealAssembly;
+use KeenSeam\Core\Matching\Internal\RealEdge;
 use KeenSeam\Core\Matching\Mark;
 use KeenSeam\Core\Matching\MarkSide;
 use KeenSeam\Core\Matching\SeamTest;
@@ -73,6 +75,24 @@ final class DriftTest extends TestCase
         self::assertEqualsWithDelta([4 - $by, 4.0], $last->real, 1e-9, 'the row that it is in');
         self::assertEqualsWithDelta(-$by, $last->marks[0]->miss, 1e-9, 'the crossing comes early by all of it');
         self::assertEqualsWithDelta([4.5 - $by, 4.5 - $by / 2], $drift->expected, 1e-9, 'the seam between the rows lies in the middle of what is uneven');
+    }
+
+    public function test_a_part_that_is_moved_or_stretched_as_a_whole_takes_its_corners_along(): void
+    {
+        foreach (range(1, 6) as $seed) {
+            $construction = Construction::of(Face::of(BlockFile::read(Blocks::slantedPatches($seed, 9))), Order::Rows);
+            $patches = array_column($construction->face->patches, null, 'id');
+            foreach ($construction->joins as $join) {
+                [$tx, $ty] = RealAssembly::along($join);
+                foreach ($join->children() as $part) {
+                    $edge = static fn (array $moved): RealEdge => new RealEdge($part, array_fill_keys($part->patchIds(), $moved), $patches, $join);
+                    foreach ([$join->seam->from, $join->seam->to] as $end) {
+                        self::assertEqualsWithDelta(0.3 * $tx - 0.2 * $ty, $edge([0.3, -0.2, 0.0, 0.0])->endShift($end), 1e-9, 'moved');
+                        self::assertEqualsWithDelta(0.01 * ($end->x * $tx + $end->y * $ty), $edge([0.0, 0.0, 0.01, 0.01])->endShift($end), 1e-9, 'stretched');
+                    }
+                }
+            }
+        }
     }
 
     public function test_a_row_that_came_out_small_is_so_evenly(): void

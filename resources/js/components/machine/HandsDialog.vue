@@ -54,7 +54,7 @@ defineExpose({ open })
 </script>
 
 <template>
-  <dialog ref="dialog" class="hands" aria-label="A pile of the wrong hand" @keydown.stop>
+  <dialog ref="dialog" class="machine-dialog hands" aria-label="A pile of the wrong hand" @keydown.stop>
     <form @submit.prevent="mend">
       <h2>A pile of the wrong hand</h2>
       <p v-if="shown && shown.piles.length === 0">No unit lies loose: what is sewn to something is unpicked first.</p>
@@ -78,64 +78,3 @@ defineExpose({ open })
     </form>
   </dialog>
 </template>
-
-<style scoped>
-.hands {
-  width: min(620px, 92vw);
-  padding: 24px 28px;
-  border: 2px solid var(--thread);
-  border-radius: 10px;
-  background: var(--paper);
-  color: var(--ink);
-  font-size: 20px;
-}
-
-.hands::backdrop {
-  background: rgb(30 40 44 / 40%);
-}
-
-form,
-fieldset {
-  display: grid;
-  gap: 12px;
-}
-
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
-
-fieldset label {
-  display: flex;
-  align-items: start;
-  gap: 12px;
-  min-height: 44px;
-}
-
-input[type='radio'] {
-  flex: none;
-  width: 24px;
-  height: 24px;
-  margin: 2px 0 0;
-  accent-color: var(--thread);
-}
-
-input[type='number'] {
-  width: 90px;
-  min-height: 48px;
-  font-size: 20px;
-}
-
-select {
-  width: 100%;
-  min-height: 48px;
-  font-size: 20px;
-}
-
-.deeds {
-  display: flex;
-  justify-content: flex-end;
-  gap: 12px;
-}
-</style>

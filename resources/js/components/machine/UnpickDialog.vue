@@ -74,7 +74,7 @@ defineExpose({ open })
 </script>
 
 <template>
-  <dialog ref="dialog" class="unpick" aria-label="Unpick a seam" @keydown.stop>
+  <dialog ref="dialog" class="machine-dialog unpick" aria-label="Unpick a seam" @keydown.stop>
     <form @submit.prevent="unpick">
       <h2>Unpick a seam</h2>
       <label>Which
@@ -109,68 +109,11 @@ defineExpose({ open })
 </template>
 
 <style scoped>
-.unpick {
-  width: min(620px, 92vw);
-  padding: 24px 28px;
-  border: 2px solid var(--thread);
-  border-radius: 10px;
-  background: var(--paper);
-  color: var(--ink);
-  font-size: 20px;
-}
-
-.unpick::backdrop {
-  background: rgb(30 40 44 / 40%);
-}
-
-form,
-fieldset {
-  display: grid;
-  gap: 12px;
-}
-
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
-
-fieldset label {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  min-height: 44px;
-}
-
-input[type='radio'] {
-  width: 24px;
-  height: 24px;
-  accent-color: var(--thread);
-}
-
-input[type='number'] {
-  width: 90px;
-  min-height: 48px;
-  font-size: 20px;
-}
-
 .pile {
   min-height: 44px;
 }
 
-select {
-  width: 100%;
-  min-height: 48px;
-  font-size: 20px;
-}
-
 .cost {
   min-height: 3em;
-}
-
-.deeds {
-  display: flex;
-  justify-content: flex-end;
-  gap: 12px;
 }
 </style>
