@@ -14,6 +14,16 @@ final class OrderNotPossible extends \DomainException implements KeenSeamProblem
         return new self('No seam runs slantwise across the whole block, so it has no diagonal rows. Choose another order: rows, columns, quarters, around or best.');
     }
 
+    public static function straightTop(): self
+    {
+        return new self('Only a top on point is sewn in slanting rows. Choose another order: rows, columns, quarters or twos.');
+    }
+
+    public static function ofTop(): self
+    {
+        return new self('A top is sewn by rows, by columns, in halves of halves, in twos, or on point in slanting rows. Choose one of them.');
+    }
+
     public static function noName(int $longest): self
     {
         return new self(sprintf('An order of your own has a name of 1 to %d letters. Give it one.', $longest));

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Block;
 
-use KeenSeam\Core\Block\Internal\Fields;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
@@ -64,6 +63,37 @@ final class BlockFile
         [$file->fabrics, $file->unit] = [$block->fabrics, $block->unit];
 
         return array_map(static fn (Fields $entry): Cell => $file->cell($entry, 0), (new Fields(['cells' => $entries]))->objects('cells'));
+    }
+
+    /**
+     * The fabrics of a file, by key.
+     *
+     * @return non-empty-array<string, Fabric>
+     *
+     * @throws KeenSeamProblem
+     */
+    public static function fabricsOfFile(Fields $file): array
+    {
+        $reader = new self();
+        $reader->readFabrics($file);
+
+        return $reader->fabrics === [] ? throw new \LogicException('The list of fabrics was checked to be filled.') : $reader->fabrics;
+    }
+
+    /**
+     * A block that stands in another file: its size, columns, rows and cells; the rest is the file's.
+     *
+     * @param non-empty-array<string, Fabric> $fabrics by key
+     *
+     * @throws KeenSeamProblem
+     */
+    public static function embedded(Fields $fields, string $name, LengthUnit $unit, Length $allowance, array $fabrics): Block
+    {
+        $reader = new self();
+        [$reader->fabrics, $reader->unit] = [$fabrics, $unit];
+        $size = $fields->object('finished');
+
+        return new Block($name, $unit, $reader->side($size, 'width', $unit), $reader->side($size, 'height', $unit), $allowance, $fabrics, $reader->grid($fields, 0));
     }
 
     private function block(Fields $file): Block

@@ -19,14 +19,29 @@ final class BlockFileWriter
             'units' => $block->unit->value,
             'finished' => ['width' => $block->finishedWidth->toText($block->unit), 'height' => $block->finishedHeight->toText($block->unit)],
             'seam_allowance' => $block->seamAllowance->toText($block->unit),
-            'fabrics' => array_map(static fn (Fabric $fabric): array => [
-                'key' => $fabric->key,
-                'name' => $fabric->name,
-                'color' => $fabric->color,
-                'value' => $fabric->value->value,
-            ], array_values($block->fabrics)),
+            'fabrics' => self::fabrics($block),
             ...self::grid($block->grid, $block),
         ];
+    }
+
+    /** @return array<string, mixed> of a block that stands in another file, which has its own name, unit and fabrics */
+    public static function embedded(Block $block): array
+    {
+        return [
+            'finished' => ['width' => $block->finishedWidth->toText($block->unit), 'height' => $block->finishedHeight->toText($block->unit)],
+            ...self::grid($block->grid, $block),
+        ];
+    }
+
+    /** @return list<array<string, string>> */
+    public static function fabrics(Block $block): array
+    {
+        return array_map(static fn (Fabric $fabric): array => [
+            'key' => $fabric->key,
+            'name' => $fabric->name,
+            'color' => $fabric->color,
+            'value' => $fabric->value->value,
+        ], array_values($block->fabrics));
     }
 
     /** @return array<string, mixed> one entry of "cells" */

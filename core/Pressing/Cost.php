@@ -57,6 +57,19 @@ final readonly class Cost
         );
     }
 
+    public function times(int $copies): self
+    {
+        return new self(
+            $this->mismatch * $copies,
+            $this->peakSquared * $copies,
+            $this->folded * $copies,
+            $this->shadowSteps * $copies,
+            $this->furls * $copies,
+            $this->overLump * $copies,
+            $this->unlocked * $copies,
+        );
+    }
+
     /** The dearer of the two in every figure by itself. */
     public function most(self $other): self
     {

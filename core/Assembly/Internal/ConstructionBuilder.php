@@ -13,7 +13,6 @@ use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\OwnOrder;
 use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
-use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
@@ -27,11 +26,7 @@ use KeenSeam\Core\Geometry\Segment;
  */
 final class ConstructionBuilder
 {
-    /** @var list<Join> */
-    private array $joins = [];
-
-    /** @var list<Strand> */
-    private array $strands = [];
+    private readonly Sewing $sewing;
 
     /** @var array<int, SewingOrder> of units that the quilter orders herself, by object id */
     private array $ofUnits = [];
@@ -41,6 +36,7 @@ final class ConstructionBuilder
     public function __construct(private readonly Face $face, private readonly ChosenOrder $order)
     {
         $this->classes = new UnitClasses($order);
+        $this->sewing = new Sewing();
     }
 
     public function build(): Construction
@@ -49,16 +45,16 @@ final class ConstructionBuilder
         if ($this->order instanceof OwnOrder) {
             $own = new OwnSewing($this->face, $this->order);
             $this->ofUnits = $own->ofUnits;
-            $root = $this->sewBlock($own->order, array_map($this->part(...), $own->items), 0, 1);
+            $root = $this->sewing->sewWhole($own->order, array_map($this->part(...), $own->items));
         } elseif ($this->order->runsThroughCells()) {
             $patches = $this->face->patches;
-            $root = $this->sewBlock($this->diagonal($patches), array_map($this->part(...), $patches), 0, 1);
+            $root = $this->sewing->sewWhole($this->diagonal($patches), array_map($this->part(...), $patches));
         } else {
             $units = array_map($this->part(...), $whole->parts);
-            $root = $this->sewBlock($this->blockSewing(), $units, 0, 1);
+            $root = $this->sewing->sewWhole($this->blockSewing(), $units);
         }
 
-        return new Construction($this->face, $this->order, $root, $this->joins, $this->classes->all($this->firstSeams()), $this->strands);
+        return new Construction($this->face, $this->order, $root, $this->sewing->joins, $this->classes->all($this->firstSeams()), $this->sewing->strands);
     }
 
     /** @return list<Assembly> the units of the block's cells, made and not sewn to each other yet */
@@ -70,7 +66,7 @@ final class ConstructionBuilder
     /** @return list<Join> made so far */
     public function joins(): array
     {
-        return $this->joins;
+        return $this->sewing->joins;
     }
 
     /** @throws SetInSeamNeeded that knows the patches in the way and the units that are made by then */
@@ -87,7 +83,7 @@ final class ConstructionBuilder
     private function firstSeams(): array
     {
         $seams = [];
-        foreach ($this->joins as $join) {
+        foreach ($this->sewing->joins as $join) {
             if ($join->tie?->member === 0) {
                 $seams[$join->tie->unitClass][] = $join->seam;
             }
@@ -145,33 +141,9 @@ final class ConstructionBuilder
         );
         $sewn = array_shift($items);
         foreach ($items as $item) {
-            $sewn = $this->join($sewn, $item, $nextTie());
+            $sewn = $this->sewing->join($sewn, $item, $nextTie());
         }
 
         return $sewn;
-    }
-
-    /** @param list<Assembly> $units */
-    private function sewBlock(SewingOrder $sewing, array $units, int $depth, int $number): Assembly
-    {
-        $items = [];
-        foreach ($sewing->items as $i => $item) {
-            $items[] = is_int($item) ? $units[$item] : $this->sewBlock($item, $units, $depth + 1, $i + 1);
-        }
-        $firstJoin = count($this->joins);
-        $sewn = $items[0];
-        foreach (array_slice($items, 1) as $item) {
-            $sewn = $this->join($sewn, $item, null);
-        }
-        if (count($items) > 1) {
-            $this->strands[] = new Strand(range($firstJoin, count($this->joins) - 1), $items, $depth, $number);
-        }
-
-        return $sewn;
-    }
-
-    private function join(Assembly $left, Assembly $right, ?JoinTie $tie): Join
-    {
-        return $this->joins[] = new Join(count($this->joins), $left, $right, $tie);
     }
 }

@@ -38,7 +38,13 @@ final class Cloth
             $this->outlines[$patch->id] = CutOutline::of($patch->outline, $this->allowance);
             $this->reachOfPatches[$patch->id] = self::box($this->outlines[$patch->id]->corners);
         }
-        foreach ($construction->joins as $join) {
+        $this->add($construction->joins);
+    }
+
+    /** @param list<Join> $joins the parts of each come before it */
+    public function add(array $joins): void
+    {
+        foreach ($joins as $join) {
             $this->lines[$join->id] = FoldLine::of($join);
             $this->reachOfJoins[$join->id] = $this->reachWhenFolded($join);
         }

@@ -28,14 +28,23 @@ final class Furl
         PressDirection $pressOfRight,
     ): bool {
         [$left, $right] = [$match->lastOfLeft, $match->lastOfRight];
-        if ($left === null || $right === null) {
-            return false;
-        }
+
+        return $left !== null && $right !== null && self::turns($join, $match->at, $before, $after, [$left, $pressOfLeft], [$right, $pressOfRight]);
+    }
+
+    /**
+     * Whether all four ridges turn the same way round at a crossing of a join.
+     *
+     * @param array{Join, PressDirection} $left  the seam of the left part that ends there, and how it lies
+     * @param array{Join, PressDirection} $right the same of the right part
+     */
+    public static function turns(Join $join, Point $at, PressDirection $before, PressDirection $after, array $left, array $right): bool
+    {
         $senses = [
             -self::sense($join, $before),
             self::sense($join, $after),
-            self::senseFrom($match->at, $left, $pressOfLeft),
-            self::senseFrom($match->at, $right, $pressOfRight),
+            self::senseFrom($at, ...$left),
+            self::senseFrom($at, ...$right),
         ];
 
         return count(array_unique($senses)) === 1 && $senses[0] !== 0;

@@ -37,11 +37,18 @@ final class JunctionTables
 
     private readonly float $radius;
 
-    /** @param bool $perSegment whether the segments of a join are pressed each its own way */
-    public function __construct(Construction $construction, private readonly bool $perSegment)
+    /** @var array<int, Assembly> what is sewn instead of a join's part, by the join's id */
+    private array $instead = [];
+
+    /**
+     * @param bool       $perSegment whether the segments of a join are pressed each its own way
+     * @param list<Join> $others     joins that may be sewn instead of some, numbered on
+     */
+    public function __construct(Construction $construction, private readonly bool $perSegment, array $others = [])
     {
         $this->root = $construction->root;
         $this->cloth = new Cloth($construction);
+        $this->cloth->add($others);
         $this->radius = $construction->face->lattice->toFloatSteps(Junction::radius());
     }
 
@@ -50,9 +57,24 @@ final class JunctionTables
         return $this->tables[$junction->at->key()] ??= $this->made($junction);
     }
 
+    /**
+     * The table where some parts are sewn in another way.
+     *
+     * @param array<int, Assembly> $instead by the id of the join that makes the part otherwise; the same cloth, sewn with other seams
+     */
+    public function sewnOtherwise(Junction $junction, array $instead): JunctionTable
+    {
+        $this->instead = $instead;
+        try {
+            return $this->made($junction);
+        } finally {
+            $this->instead = [];
+        }
+    }
+
     private function made(Junction $junction): JunctionTable
     {
-        $around = Surroundings::of($this->root, $this->cloth, $junction->at, $this->radius, $this->perSegment);
+        $around = Surroundings::of($this->root, $this->cloth, $junction->at, $this->radius, $this->perSegment, $this->instead);
         if (! isset($this->seen[$around->text])) {
             $near = $this->near($junction);
             $this->seen[$around->text] = [$this->known[$near->describe($junction->at)] ??= $near, array_map($around->toNumber(...), $near->slots())];
@@ -98,8 +120,8 @@ final class JunctionTables
     {
         $line = $this->cloth->lines[$join->id];
         $asked = [
-            new PointSet($junction, $this->radius, $this->cloth->reach($join->left)),
-            new PointSet($junction, $this->radius, $this->cloth->reach($join->right)),
+            new PointSet($junction, $this->radius, $this->cloth->reach($this->sewn($join->left))),
+            new PointSet($junction, $this->radius, $this->cloth->reach($this->sewn($join->right))),
         ];
         $here = [];
         $segments = [];
@@ -132,7 +154,7 @@ final class JunctionTables
         $ys = array_column($points, 1);
         [$left, $top, $right, $bottom] = $box = [min($xs), min($ys), max($xs), max($ys)];
         $corners = [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]];
-        while ($assembly instanceof Join) {
+        while (($assembly = $this->sewn($assembly)) instanceof Join) {
             $line = $this->cloth->lines[$assembly->id];
             $distances = array_map(static fn (array $corner): float => $line->distance($corner[0], $corner[1]), $corners);
             if (min($distances) <= 0 && max($distances) >= 0) {
@@ -150,10 +172,15 @@ final class JunctionTables
         return $assembly;
     }
 
+    private function sewn(Assembly $assembly): Assembly
+    {
+        return $assembly instanceof Join ? $this->instead[$assembly->id] ?? $assembly : $assembly;
+    }
+
     /** @param array{float, float, float, float} $box left, top, right, bottom */
     private function isWithinReach(Assembly $assembly, array $box): bool
     {
-        [$left, $top, $right, $bottom] = $this->cloth->reach($assembly);
+        [$left, $top, $right, $bottom] = $this->cloth->reach($this->sewn($assembly));
 
         return $box[2] >= $left && $box[0] <= $right && $box[3] >= $top && $box[1] <= $bottom;
     }

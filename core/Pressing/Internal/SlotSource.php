@@ -22,6 +22,15 @@ final readonly class SlotSource
         private array $origins,
     ) {}
 
+    /** The same among variables of which so many come before. */
+    public function after(int $variables): self
+    {
+        return new self(
+            $this->choice === null ? null : $this->choice + $variables,
+            array_map(static fn (array $origin): array => [$origin[0] + $variables, $origin[1]], $this->origins),
+        );
+    }
+
     /** @return array{int, bool}|null the variable that alone decides, and whether sides are swapped; null when the unit's choice has a say */
     public function only(): ?array
     {

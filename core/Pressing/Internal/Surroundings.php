@@ -25,14 +25,16 @@ final class Surroundings
     /** @var array<int, int> number of a seam by join id */
     private array $numbers = [];
 
-    private function __construct(Assembly $root, private readonly Cloth $cloth, private readonly Point $junction, float $radius, private readonly bool $perSegment)
+    /** @param array<int, Assembly> $instead what is sewn instead of a join's part, by the join's id */
+    private function __construct(Assembly $root, private readonly Cloth $cloth, private readonly Point $junction, float $radius, private readonly bool $perSegment, private readonly array $instead)
     {
         $this->text = $this->tell($root, [$junction->x - $radius, $junction->y - $radius, $junction->x + $radius, $junction->y + $radius]) ?? '';
     }
 
-    public static function of(Assembly $root, Cloth $cloth, Point $junction, float $radius, bool $perSegment): self
+    /** @param array<int, Assembly> $instead what is sewn instead of a join's part, by the join's id */
+    public static function of(Assembly $root, Cloth $cloth, Point $junction, float $radius, bool $perSegment, array $instead = []): self
     {
-        return new self($root, $cloth, $junction, $radius, $perSegment);
+        return new self($root, $cloth, $junction, $radius, $perSegment, $instead);
     }
 
     /**
@@ -63,6 +65,11 @@ final class Surroundings
     private function tell(Assembly $assembly, array $box): ?string
     {
         while ($assembly instanceof Join) {
+            $instead = $this->instead[$assembly->id] ?? null;
+            if ($instead !== null) {
+                $assembly = $instead;
+                continue;
+            }
             $line = $this->cloth->lines[$assembly->id];
             [$x, $y] = [($box[0] + $box[2]) / 2, ($box[1] + $box[3]) / 2];
             [$width, $height] = [($box[2] - $box[0]) / 2, ($box[3] - $box[1]) / 2];
@@ -71,7 +78,7 @@ final class Surroundings
             $mirrored = self::mirrored($line, $x, $y, $width, $height, $distance);
             $onRight = $distance > -$reach;
             $onLeft = $distance < $reach;
-            [$leftReach, $rightReach] = [$this->cloth->reach($assembly->left), $this->cloth->reach($assembly->right)];
+            [$leftReach, $rightReach] = [$this->reach($assembly->left), $this->reach($assembly->right)];
             // The cloth of a part counts where it lies, and where it comes to lie when it is folded back on its own side.
             $ofLeft = self::joined(self::overlap($box, $leftReach), $onLeft ? self::overlap($mirrored, $leftReach) : null);
             $ofRight = self::joined(self::overlap($box, $rightReach), $onRight ? self::overlap($mirrored, $rightReach) : null);
@@ -129,6 +136,12 @@ final class Surroundings
         $this->seams[] = [$join->id, $first];
 
         return $text.')';
+    }
+
+    /** @return array{float, float, float, float} of an assembly as it is sewn here */
+    private function reach(Assembly $assembly): array
+    {
+        return $this->cloth->reach($assembly instanceof Join ? $this->instead[$assembly->id] ?? $assembly : $assembly);
     }
 
     /** @return array{float, float, float, float} the box that holds the mirror image */

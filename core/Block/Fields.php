@@ -2,15 +2,9 @@
 
 declare(strict_types=1);
 
-namespace KeenSeam\Core\Block\Internal;
+namespace KeenSeam\Core\Block;
 
-use KeenSeam\Core\Block\BlockNotPossible;
-
-/**
- * One object of a block file, read field by field; every complaint carries the field's JSON pointer.
- *
- * @internal
- */
+/** One object of an open file, read field by field; every complaint carries the field's JSON pointer. */
 final readonly class Fields
 {
     /** @param array<array-key, mixed> $values */
@@ -33,6 +27,11 @@ final readonly class Fields
         }
 
         return preg_match('~[\p{Cc}\x{FFFE}\x{FFFF}]~u', $value) === 0 ? $value : throw BlockNotPossible::unseenCharacter($field, $this->at($field));
+    }
+
+    public function hasText(string $field): bool
+    {
+        return is_string($this->values[$field] ?? null);
     }
 
     /** A text that is there to be read. */
@@ -64,6 +63,12 @@ final readonly class Fields
         return is_bool($value) ? $value : throw $this->wrong($field, 'true or false');
     }
 
+    /** @return list<string> names of the fields that are there */
+    public function names(): array
+    {
+        return array_map(strval(...), array_keys($this->values));
+    }
+
     public function object(string $field): self
     {
         $value = $this->values[$field] ?? null;
@@ -82,6 +87,12 @@ final readonly class Fields
         }
 
         return $objects;
+    }
+
+    /** @return list<self> none where the list is empty */
+    public function entries(string $field): array
+    {
+        return ($this->values[$field] ?? null) === [] ? [] : $this->objects($field);
     }
 
     /** @return non-empty-list<string> */

@@ -1,0 +1,374 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Assembly\Internal;
+
+use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\JoinTie;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\OrderNotPossible;
+use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Assembly\SelfTurn;
+use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Assembly\TopCopy;
+use KeenSeam\Core\Assembly\TopTurn;
+use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Block\Cell;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Block\SewingOrder;
+use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Top\Design;
+use KeenSeam\Core\Top\Laying;
+use KeenSeam\Core\Top\Setting;
+use KeenSeam\Core\Top\TopFace;
+use KeenSeam\Core\Top\TopPart;
+
+/**
+ * Sews every copy of a block as its design is sewn, then the top of them.
+ *
+ * Each design, and its mirror image, has unit classes of its own, and one more for the joins between its units: ties hold
+ * within what is made alike.
+ *
+ * @internal
+ */
+final class TopBuilder
+{
+    private readonly Sewing $sewing;
+
+    /** @var array<string, Construction> by design */
+    private array $designs = [];
+
+    /** @var list<TopCopy> */
+    private array $copies = [];
+
+    /** @var array<string, list<int>> class in the top of each class of a design, the design's own last, by what is made */
+    private array $classes = [];
+
+    /** @var list<array{string, int|null}> what is made and the class in its design, null for the design itself; by class */
+    private array $ofClass = [];
+
+    /** @var list<Join> */
+    private array $others = [];
+
+    /** @var array<int, array<string, array{Assembly, array<string, Join>}>> the ways in which a part's seams run, each with its joins by their seams; by part and the names of all its seams */
+    private array $known = [];
+
+    public function __construct(private readonly TopFace $top, private readonly Order $order)
+    {
+        $this->sewing = new Sewing();
+    }
+
+    public function build(): TopConstruction
+    {
+        $items = $sewings = [];
+        foreach ($this->top->parts as $number => $part) {
+            $design = $part->wholeDesign();
+            if ($design !== null) {
+                $sewings[] = count($items);
+                $items[] = $this->copy($number, $part, $design);
+                continue;
+            }
+            $numbers = array_keys($part->units);
+            $base = count($items);
+            foreach ($part->units as $unit) {
+                $items[] = new Piece($unit->patches()[0]);
+            }
+            $sewings[] = count($numbers) === 1 ? $base : $this->cutBlock($part, $base);
+        }
+        $order = self::filled($this->bands(), $sewings);
+        $root = $this->sewing->sewWhole($order, $items);
+        $construction = new Construction($this->top->face, $this->order, $root, $this->sewing->joins, $this->classes(), $this->sewing->strands);
+        $copies = array_map($this->withTurns(...), $this->copies);
+
+        return new TopConstruction($this->top, $construction, $copies, $this->others);
+    }
+
+    /** @throws OrderNotPossible */
+    private function bands(): SewingOrder
+    {
+        $cells = array_map(static fn (TopPart $part): Cell => new Cell($part->row, $part->column, 1, $part->columnSpan, $part->units[0]->cell->unit), $this->top->parts);
+
+        return match ($this->order) {
+            Order::Rows => BandOrder::bands($cells, true),
+            Order::Columns => BandOrder::bands($cells, false),
+            Order::Quarters => BandOrder::halves($cells),
+            Order::Twos => BandOrder::twos($cells),
+            Order::Diagonal => $this->top->top->setting === Setting::OnPoint ? BandOrder::bands($cells, true) : throw OrderNotPossible::straightTop(),
+            Order::Around, Order::Best => throw OrderNotPossible::ofTop(),
+        };
+    }
+
+    /** @param list<int|SewingOrder> $sewings what stands for each part */
+    private static function filled(SewingOrder $order, array $sewings): SewingOrder
+    {
+        return SewingOrder::of(...array_map(static fn (int|SewingOrder $item): int|SewingOrder => is_int($item) ? $sewings[$item] : self::filled($item, $sewings), $order->items));
+    }
+
+    private function copy(int $number, TopPart $part, Design $design): Assembly
+    {
+        $construction = $this->design($design);
+        $made = $design->key.($part->place?->placement->mirrored === true ? ' mirrored' : '');
+        if (! isset($this->classes[$made])) {
+            foreach ([...array_keys($construction->classes), null] as $class) {
+                $this->classes[$made][] = count($this->ofClass);
+                $this->ofClass[] = [$made, $class];
+            }
+        }
+        $member = count(array_filter($this->copies, static fn (TopCopy $copy): bool => $copy->made === $made));
+        $firstPatch = $part->patchIds()[0];
+        $joins = [];
+        $own = 0;
+        $root = $this->sewnLike($construction->root, fn (Patch $patch): Assembly => new Piece($this->top->face->patches[$firstPatch + $patch->id]), function (Join $join, Assembly $left, Assembly $right) use ($construction, $made, $member, &$joins, &$own): Join {
+            $tie = $join->tie;
+            $made = $this->classes[$made];
+            $sewn = $this->sewing->join($left, $right, $tie === null
+                ? new JoinTie($made[count($made) - 1], $own++, $member)
+                : new JoinTie($made[$tie->unitClass], $tie->join, $member * count($construction->classes[$tie->unitClass]->members) + $tie->member));
+            $joins[$join->id] = $sewn->id;
+
+            return $sewn;
+        });
+        ksort($joins);
+        $this->copies[] = new TopCopy($number, $part, $made, $member, $construction, array_values($joins), $firstPatch, $root, []);
+
+        return $root;
+    }
+
+    private function design(Design $design): Construction
+    {
+        return $this->designs[$design->key] ??= Construction::of($this->top->designs[$design->key], Order::from($design->order));
+    }
+
+    /**
+     * The same tree over other patches, sewn in the same order: parts of a join before it.
+     *
+     * @param \Closure(Patch): Assembly                   $piece
+     * @param \Closure(Join, Assembly, Assembly): Assembly $sew
+     */
+    private function sewnLike(Assembly $assembly, \Closure $piece, \Closure $sew): Assembly
+    {
+        if ($assembly instanceof Piece) {
+            return $piece($assembly->patch);
+        }
+        if (! $assembly instanceof Join) {
+            throw new \LogicException('An assembly is a piece or a join.');
+        }
+
+        return $sew($assembly, $this->sewnLike($assembly->left, $piece, $sew), $this->sewnLike($assembly->right, $piece, $sew));
+    }
+
+    /** A block that the edge cuts is sewn of its patches in the order of the whole one. */
+    private function cutBlock(TopPart $part, int $firstItem): SewingOrder
+    {
+        $design = $part->place?->holds;
+        if (! $design instanceof Design || $part->origins === null) {
+            throw new \LogicException('Only blocks are cut into patches.');
+        }
+        $items = array_flip($part->origins);
+        $order = self::restricted($this->design($design)->root, static fn (Patch $patch): ?int => isset($items[$patch->id]) ? $firstItem + $items[$patch->id] : null);
+
+        return is_int($order) || $order === null ? throw new \LogicException('Several patches are left.') : $order;
+    }
+
+    /** @param \Closure(Patch): (int|null) $item */
+    private static function restricted(Assembly $assembly, \Closure $item): int|SewingOrder|null
+    {
+        if ($assembly instanceof Piece) {
+            return $item($assembly->patch);
+        }
+        $kept = array_filter(array_map(static fn (Assembly $part): int|SewingOrder|null => self::restricted($part, $item), $assembly->children()), static fn (int|SewingOrder|null $part): bool => $part !== null);
+
+        return count($kept) > 1 ? SewingOrder::of(...array_values($kept)) : ($kept === [] ? null : reset($kept));
+    }
+
+    /** @return list<UnitClass> */
+    private function classes(): array
+    {
+        return array_map(function (array $of, int $index): UnitClass {
+            [$made, $class] = $of;
+            $copies = array_values(array_filter($this->copies, static fn (TopCopy $copy): bool => $copy->made === $made));
+            $members = $placements = [];
+            foreach ($copies as $copy) {
+                foreach ($class === null ? [$copy->place->units[0]] : $this->unitsOf($copy, $copy->design->classes[$class]->members) as $unit) {
+                    $members[] = $unit;
+                    $placements[] = $copy->place->place->placement ?? new Placement();
+                }
+            }
+
+            return $this->classOf($index, $copies[0], $class, $members, $placements);
+        }, $this->ofClass, array_keys($this->ofClass));
+    }
+
+    /**
+     * @param list<PlacedUnit> $members
+     * @param list<Placement>  $placements of the blocks they are in
+     */
+    private function classOf(int $index, TopCopy $first, ?int $class, array $members, array $placements): UnitClass
+    {
+        $design = $first->design;
+        $inDesign = $class === null ? null : $design->classes[$class];
+        $own = array_values(array_filter($design->joins, static fn (Join $join): bool => $class === null ? $join->tie === null : $join->tie?->unitClass === $class && $join->tie->member === 0));
+        $perCopy = $inDesign === null ? 1 : count($inDesign->members);
+        $reversed = [];
+        foreach (array_keys($members) as $member) {
+            $reversed[] = array_map(static fn (Join $join, int $number): bool => ($inDesign?->isReversed($member % $perCopy, $number) ?? false)
+                !== (Laying::reverses(self::seamOf($design, $class, $member % $perCopy, $number, $join), $placements[$member]) !== Laying::reverses($join->seam, $placements[0])), $own, array_keys($own));
+        }
+        $turns = array_map(function (SelfTurn $turn) use ($first, $own): SelfTurn {
+            $mirrored = $first->place->place?->placement->mirrored === true;
+            $seams = array_map(fn (Join $join) => $this->sewing->joins[$first->joins[$join->id]]->seam, $own);
+            $quarters = $mirrored ? 4 - $turn->turn->quarters() : $turn->turn->quarters();
+
+            return new SelfTurn(Turn::ofQuarters($quarters), array_map(static fn (array $origin): array => ['reversed' => $seams[$origin['join']]->isReversedBy($quarters)] + $origin, $turn->origins));
+        }, $inDesign === null ? [] : $inDesign->turns);
+
+        return $members === [] ? throw new \LogicException('A class has members.') : new UnitClass($index, $members, $turns, $reversed);
+    }
+
+    /** The seam of a member's join as it lies in the design. */
+    private static function seamOf(Construction $design, ?int $class, int $member, int $number, Join $ofFirst): \KeenSeam\Core\Geometry\Segment
+    {
+        foreach ($class === null ? [] : $design->joins as $join) {
+            if ($join->tie !== null && $join->tie->unitClass === $class && $join->tie->member === $member && $join->tie->join === $number) {
+                return $join->seam;
+            }
+        }
+
+        return $ofFirst->seam;
+    }
+
+    /**
+     * @param list<PlacedUnit> $units of the design
+     *
+     * @return list<PlacedUnit> the same ones in a copy
+     */
+    private function unitsOf(TopCopy $copy, array $units): array
+    {
+        $found = [];
+        $walk = static function (PlacedUnit $inDesign, PlacedUnit $inTop) use (&$walk, $units, &$found): void {
+            foreach ($units as $i => $unit) {
+                if ($unit === $inDesign) {
+                    $found[$i] = $inTop;
+                }
+            }
+            foreach ($inDesign->parts as $i => $part) {
+                $there = $inTop->parts[$i];
+                if ($part instanceof PlacedUnit && $there instanceof PlacedUnit) {
+                    $walk($part, $there);
+                }
+            }
+        };
+        $walk($copy->design->face->whole, $copy->place->units[0]);
+        ksort($found);
+
+        return array_values($found);
+    }
+
+    private function withTurns(TopCopy $copy): TopCopy
+    {
+        $turns = [];
+        foreach (Turn::cases() as $turn) {
+            $turned = $this->turned($copy, $turn);
+            if ($turned !== null) {
+                $turns[] = $turned;
+            }
+        }
+
+        return $copy->turning($turns);
+    }
+
+    /** @return TopTurn|null null when the face does not stay the same */
+    private function turned(TopCopy $copy, Turn $turn): ?TopTurn
+    {
+        $asPlaced = array_map(fn (int $id): Join => $this->sewing->joins[$id], $copy->joins);
+        $this->known[$copy->part] ??= [self::nameOfAll($asPlaced) => [$copy->root, self::bySeam($asPlaced)]];
+        $placement = $copy->place->place->placement ?? new Placement();
+        $after = new Placement(Turn::ofQuarters($placement->turn->quarters() + $turn->quarters()), $placement->mirrored);
+        if ($turn === Turn::None) {
+            return new TopTurn($turn, $copy->root, array_map(static fn (int $id, Join $join): array => ['join' => $id, 'swapped' => false, 'reversed' => Laying::reverses($join->seam, $after)], $copy->joins, $copy->design->joins));
+        }
+        $patches = $this->patchesAfter($copy, $after);
+        if ($patches === null) {
+            return null;
+        }
+        $first = count($this->sewing->joins) + count($this->others);
+        $sewn = [];
+        $root = $this->sewnLike($copy->design->root, static fn (Patch $patch): Assembly => new Piece($patches[$patch->id]), static function (Join $join, Assembly $left, Assembly $right) use ($first, &$sewn): Join {
+            return $sewn[$join->id] = new Join($first + count($sewn), $left, $right);
+        });
+        ksort($sewn);
+        $turnedJoins = $sewn = array_values($sewn);
+        $name = self::nameOfAll($sewn);
+        $known = $this->known[$copy->part][$name] ?? null;
+        if ($known === null) {
+            usort($sewn, static fn (Join $a, Join $b): int => $a->id <=> $b->id);
+            array_push($this->others, ...$sewn);
+            $known = $this->known[$copy->part][$name] = [$root, self::bySeam($sewn)];
+        }
+        [$root, $bySeam] = $known;
+
+        return new TopTurn($turn, $root, array_map(static function (Join $turned, Join $inDesign) use ($bySeam, $after): array {
+            $join = $bySeam[self::name($turned)];
+
+            return ['join' => $join->id, 'swapped' => $join->leftSide !== $turned->leftSide, 'reversed' => Laying::reverses($inDesign->seam, $after)];
+        }, $turnedJoins, $copy->design->joins));
+    }
+
+    /**
+     * @param list<Join> $joins
+     *
+     * @return array<string, Join>
+     */
+    private static function bySeam(array $joins): array
+    {
+        return array_combine(array_map(self::name(...), $joins), $joins);
+    }
+
+    /** @param list<Join> $joins */
+    private static function nameOfAll(array $joins): string
+    {
+        $names = array_map(self::name(...), $joins);
+        sort($names);
+
+        return implode(' ', $names);
+    }
+
+    private static function name(Join $join): string
+    {
+        return $join->seam->from->key().' '.$join->seam->to->key();
+    }
+
+    /** @return array<int, Patch>|null the patch of the top that lies where each of the design's comes to lie; null where the face is another */
+    private function patchesAfter(TopCopy $copy, Placement $after): ?array
+    {
+        $face = $copy->design->face;
+        $unit = $copy->place->units[0];
+        if ($after->turn->swapsSides() !== ($copy->place->place?->placement->turn->swapsSides() ?? false) && ! ($copy->place->wholeDesign()?->isSquare() ?? false)) {
+            return null;
+        }
+        $byShape = [];
+        foreach ($unit->patches() as $patch) {
+            $byShape[$patch->fabric->key.' '.$patch->outline->key()] = $patch;
+        }
+        $lay = Laying::of($face, $after, intdiv($this->top->face->lattice->steps, $face->lattice->steps));
+        $origin = $unit->outline->corner();
+        $away = new Point(-$origin->x, -$origin->y);
+        $patches = [];
+        foreach ($face->patches as $patch) {
+            $outline = \KeenSeam\Core\Geometry\ConvexPolygon::of(array_map(static fn (Point $point): Point => $lay($point)->minus($away), $patch->outline->points));
+            $there = $byShape[$patch->fabric->key.' '.$outline->key()] ?? null;
+            if ($there === null) {
+                return null;
+            }
+            $patches[$patch->id] = $there;
+        }
+
+        return $patches;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Assembly;
+
+use KeenSeam\Core\Assembly\Internal\TopBuilder;
+use KeenSeam\Core\Top\TopFace;
+
+/** A top taken apart into its joins: blocks that are made alike and sewn as their designs are, then the top. */
+final readonly class TopConstruction
+{
+    /**
+     * @param list<TopCopy> $copies in reading order of the frame
+     * @param list<Join>    $others joins of copies as they would be sewn when turned, where they differ; numbered on from the construction's
+     */
+    public function __construct(
+        public TopFace $top,
+        public Construction $construction,
+        public array $copies,
+        public array $others = [],
+    ) {}
+
+    /**
+     * @throws SetInSeamNeeded  when no straight seams build a block
+     * @throws OrderNotPossible when the top has no seams for this order
+     */
+    public static function of(TopFace $top, Order $order): self
+    {
+        return (new TopBuilder($top, $order))->build();
+    }
+}

@@ -1,0 +1,528 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing\Internal;
+
+use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Meeting;
+use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Assembly\TopTurn;
+use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Pressing\Cost;
+use KeenSeam\Core\Pressing\Figure;
+use KeenSeam\Core\Pressing\Junction;
+use KeenSeam\Core\Pressing\Nesting;
+use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Top\TurnsAllowed;
+
+/**
+ * The pressing of a whole top as variables and factors.
+ *
+ * What lies deep inside a block costs the same however the block is turned: it is priced once a design and counted as often
+ * as there are copies. Near a block's edge the cost depends on the pile and turn of every block that has cloth there.
+ *
+ * @internal
+ */
+final class TopModel
+{
+    public readonly TopVariables $variables;
+
+    public readonly Weight $weight;
+
+    private readonly JunctionTables $tables;
+
+    /** @var list<Factor> */
+    private array $factors = [];
+
+    private Cost $dearest;
+
+    /** @var array<string, array{list<int>, list<int>, Cost}> */
+    private array $known = [];
+
+    /** @var array<int, string> of each variable, equal where the values are */
+    private array $kinds = [];
+
+    /** @var array<int, int> how many copies are made alike, by copy */
+    private array $alike = [];
+
+    /** @var array<string, array{Join}|array{}> the seam that is sewn last of those that end at a place, by the whole and the place */
+    private array $last = [];
+
+    /** @param list<Junction> $junctions */
+    public function __construct(
+        private readonly TopConstruction $top,
+        private readonly array $junctions,
+        private readonly PressQuestion $question,
+        TurnsAllowed $turns,
+    ) {
+        $this->variables = new TopVariables($top, $question, $turns);
+        $this->weight = Weight::of($top->construction, $question->style);
+        $this->tables = new JunctionTables($top->construction, $question->allowsFurls(), $top->others);
+        $this->dearest = new Cost();
+        $counts = array_count_values(array_map(static fn ($copy): string => $copy->made, $top->copies));
+        $this->alike = array_map(static fn ($copy): int => $counts[$copy->made], $top->copies);
+    }
+
+    /**
+     * @param \Closure(): bool               $timeIsUp
+     * @param (\Closure(Optimum): void)|null $onBetter told of everything better that is found on the way
+     */
+    public function solve(\Closure $timeIsUp, ?\Closure $onBetter = null): Optimum
+    {
+        $domains = array_map(count(...), $this->variables->values);
+        $unit = $this->question->style->school()->figures()[0] === Figure::Mismatch ? Weight::SECOND : null;
+
+        return Search::best($domains, $this->factors(), $timeIsUp, $unit, null, $onBetter);
+    }
+
+    /** @return list<Factor> */
+    public function factors(): array
+    {
+        if ($this->factors === []) {
+            $this->kinds = array_map(static fn (array $values): string => implode(',', array_map(static fn (PressDirection|MemberChoice|TopChoice $value): string => $value instanceof PressDirection ? $value->value : 'choice', $values)), $this->variables->values);
+            $this->weighSeams();
+            $this->weighJunctions();
+            foreach ($this->variables->conditional as [$segment, $lock]) {
+                $this->addFactor($this->variables->scope($lock->join, $segment), fn (array $chosen): ?Cost => $this->variables->direction($lock->join, $segment, $chosen) === $lock->at($segment) ? new Cost() : null);
+            }
+            $this->weight->mustHold($this->dearest);
+        }
+
+        return $this->factors;
+    }
+
+    private function weighSeams(): void
+    {
+        $lattice = $this->top->construction->face->lattice;
+        foreach ($this->top->construction->joins as $join) {
+            $times = $this->timesOf($join);
+            if ($times === 0) {
+                continue;
+            }
+            $segments = $this->variables->segments($join);
+            foreach ($segments as $segment) {
+                $price = static fn (PressDirection $direction): Cost => count($segments) > 1
+                    ? SeamCosts::ofSegment($join, $segment, $direction, $lattice)
+                    : SeamCosts::ofJoin($join, array_fill(0, max(1, $join->segmentCount()), $direction), $lattice);
+                $this->addFactor($this->scope([[$join->id, $segment]], $join), fn (array $chosen): Cost => $price($this->directionAsPlaced($join, $segment, $chosen))->times($times));
+            }
+            foreach ($join->matchPoints() as $number => $match) {
+                $this->weighMatch($join, $match, $number, count($segments) > 1, $times);
+            }
+        }
+    }
+
+    /** How often what is inside a block is counted there: all at the first copy, or each by itself where piles are to be chosen. */
+    private function timesOf(Join $join): int
+    {
+        $copy = $this->variables->copyOf($join->id);
+
+        return $copy === null ? 1 : $this->timesOfCopy($copy);
+    }
+
+    private function timesOfCopy(int $copy): int
+    {
+        if ($this->hasPiles($copy)) {
+            return 1;
+        }
+
+        return $this->top->copies[$copy]->member === 0 ? $this->alike[$copy] : 0;
+    }
+
+    private function hasPiles(int $copy): bool
+    {
+        $design = $this->top->copies[$copy]->place->wholeDesign();
+
+        return $design !== null && $this->top->top->top->pilesOf($design) > 1;
+    }
+
+    private function weighMatch(Join $join, Meeting $match, int $number, bool $isStretched, int $times): void
+    {
+        $inside = $this->variables->copyOf($join->id) !== null;
+        $ends = array_map(fn (?Join $last): array => $this->endsAt($last ?? throw new \LogicException('At a match point seams of both sides end.'), $match->at, $inside), [$match->lastOfLeft, $match->lastOfRight]);
+        $own = $isStretched ? [[$join->id, $number], [$join->id, $number + 1]] : [];
+        $slots = [...$own, ...array_merge(...array_map(static fn (array $of): array => array_map(static fn (Join $one): array => [$one->id, $one->segmentAt($match->at)], $of), $ends))];
+        $mayFurl = $this->question->allowsFurls();
+        $this->addFactor($this->scope($slots, $inside ? $join : null), function (array $chosen) use ($join, $match, $number, $ends, $isStretched, $inside, $mayFurl, $times): ?Cost {
+            [$left, $right] = array_map(fn (array $of): array => $this->ending($of, $match->at, $inside, $chosen), $ends);
+            $cost = Cost::ofNesting(Nesting::where($join->seam, $match->at, ...$left, ...$right));
+            if ($isStretched) {
+                [$before, $after] = $inside
+                    ? [$this->directionAsPlaced($join, $number, $chosen), $this->directionAsPlaced($join, $number + 1, $chosen)]
+                    : [$this->variables->direction($join->id, $number, $chosen), $this->variables->direction($join->id, $number + 1, $chosen)];
+                if ($before === null || $after === null) {
+                    throw new \LogicException('A seam between blocks is always there.');
+                }
+                if ($before !== $after && (! $mayFurl || ! Furl::turns($join, $match->at, $before, $after, $left, $right))) {
+                    return null;
+                }
+                $cost = $cost->plus(SeamCosts::ofMatch($match, $before, $after));
+            }
+
+            return $cost->times($times);
+        });
+    }
+
+    /**
+     * The seams that may end last at a place, one for each way in which the block there may be sewn.
+     *
+     * @return non-empty-list<Join>
+     */
+    private function endsAt(Join $asPlaced, Point $at, bool $inside): array
+    {
+        $copy = $inside ? null : $this->variables->copyOf($asPlaced->id);
+        if ($copy === null) {
+            return [$asPlaced];
+        }
+        $ends = [];
+        foreach ($this->rootsOf($copy) as $root) {
+            $last = $this->lastAt($root, $at);
+            if ($last !== null) {
+                $ends[$last->id] = $last;
+            }
+        }
+
+        return $ends === [] ? [$asPlaced] : array_values($ends);
+    }
+
+    /** @return non-empty-array<int, Assembly> the ways in which a copy may be sewn, by id of the last join */
+    private function rootsOf(int $copy): array
+    {
+        $roots = [];
+        foreach ($this->variables->choices($copy) as $choice) {
+            $root = $choice->turn->root;
+            $roots[$root instanceof Join ? $root->id : -1] = $root;
+        }
+
+        return $roots;
+    }
+
+    private function lastAt(Assembly $root, Point $at): ?Join
+    {
+        $name = ($root instanceof Join ? $root->id : '').' '.$at->key();
+        if (! isset($this->last[$name])) {
+            $waiting = [$root];
+            $this->last[$name] = [];
+            while (($next = array_shift($waiting)) !== null) {
+                if (! $next instanceof Join) {
+                    continue;
+                }
+                if ($next->seam->from->equals($at) || $next->seam->to->equals($at)) {
+                    $this->last[$name] = [$next];
+                    break;
+                }
+                array_push($waiting, ...$next->children());
+            }
+        }
+
+        return $this->last[$name][0] ?? null;
+    }
+
+    /**
+     * @param non-empty-list<Join> $joins
+     * @param array<int, int>      $chosen
+     *
+     * @return array{Join, PressDirection} the one of them that is there as things are chosen, and how it lies at the place
+     */
+    private function ending(array $joins, Point $at, bool $inside, array $chosen): array
+    {
+        $copy = $inside ? null : $this->variables->copyOf($joins[0]->id);
+        $root = $copy === null ? null : $this->variables->chosenFor($copy, $chosen)->turn->root;
+        $join = $root === null ? $joins[0] : $this->lastAt($root, $at) ?? $joins[0];
+        $direction = $inside ? $this->directionAsPlaced($join, $join->segmentAt($at), $chosen) : $this->variables->direction($join->id, $join->segmentAt($at), $chosen);
+
+        return [$join, $direction ?? throw new \LogicException('The seam is there as the block lies.')];
+    }
+
+    private function weighJunctions(): void
+    {
+        foreach ($this->junctions as $junction) {
+            [$inside, $near] = $this->copiesAt($junction->at);
+            if ($inside !== null) {
+                $this->weighInside($junction, $inside);
+            } else {
+                $this->weighNear($junction, $near);
+            }
+        }
+    }
+
+    private function weighInside(Junction $junction, int $copy): void
+    {
+        $times = $this->timesOfCopy($copy);
+        if ($times === 0) {
+            return;
+        }
+        $table = $this->tables->of($junction);
+        $joins = array_map(fn (array $slot): Join => $this->variables->joins[$slot[0]], $table->slots);
+        $scope = $this->scope($table->slots, $joins[0] ?? null);
+        $this->addFactor($scope, fn (array $chosen): Cost => Cost::ofPeak($table->peak(array_map(fn (Join $join, array $slot): PressDirection => $this->directionAsPlaced($join, $slot[1], $chosen), $joins, $table->slots)), $this->question->lump)->times($times));
+    }
+
+    /** @param list<int> $copies that have cloth there */
+    private function weighNear(Junction $junction, array $copies): void
+    {
+        $tables = [];
+        $kind = '';
+        foreach ($this->waysToSew($copies) as $name => $roots) {
+            $instead = [];
+            foreach ($roots as $copy => $root) {
+                $placed = $this->top->copies[$copy]->root;
+                if ($placed instanceof Join && $placed !== $root) {
+                    $instead[$placed->id] = $root;
+                }
+            }
+            $tables[$name] = $instead === [] ? $this->tables->of($junction) : $this->tables->sewnOtherwise($junction, $instead);
+            $kind .= '/'.$tables[$name]->shape();
+        }
+        $scope = [];
+        foreach ($tables as $table) {
+            foreach ($table->slots as [$join, $segment]) {
+                array_push($scope, ...$this->variables->scope($join, $segment));
+            }
+        }
+        $scope = self::ordered($scope);
+        $places = array_flip($scope);
+        foreach ($tables as $table) {
+            foreach ($table->slots as [$join, $segment]) {
+                $kind .= ';'.$this->variables->nameBy($join, $segment, $places);
+            }
+        }
+        foreach ($copies as $copy) {
+            $choice = $this->variables->choiceOf($copy);
+            $kind .= '|'.($choice === null || ! isset($places[$choice]) ? '' : $places[$choice].':'.implode(',', array_map(static fn (TopChoice $one): string => (string) ($one->turn->root instanceof Join ? 0 : 1), $this->variables->choices($copy))));
+        }
+        $this->addFactor($scope, function (array $chosen) use ($copies, $tables): Cost {
+            $name = '';
+            foreach ($copies as $copy) {
+                $choice = $this->variables->choiceOf($copy);
+                // A block none of whose seams has cloth there may be sewn in any way.
+                $number = $choice !== null && ! isset($chosen[$choice]) ? 0 : self::wayOf($this->rootsOf($copy), $this->variables->chosenFor($copy, $chosen)->turn);
+                $name .= $number.' ';
+            }
+            $table = $tables[$name];
+            $directions = [];
+            foreach ($table->slots as [$join, $segment]) {
+                $directions[] = $this->variables->direction($join, $segment, $chosen) ?? throw new \LogicException('The seam is there as the block lies.');
+            }
+
+            return Cost::ofPeak($table->peak($directions), $this->question->lump);
+        }, $this->hasOneWay($copies) ? 'cloth '.$kind : '');
+    }
+
+    /** @param list<int> $copies */
+    private function hasOneWay(array $copies): bool
+    {
+        foreach ($copies as $copy) {
+            if (count($this->rootsOf($copy)) > 1) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Every way in which some copies may be sewn.
+     *
+     * @param list<int> $copies
+     *
+     * @return non-empty-array<string, array<int, Assembly>> the whole of each, by copy; by the numbers of their ways
+     */
+    private function waysToSew(array $copies): array
+    {
+        $ways = ['' => []];
+        foreach ($copies as $copy) {
+            $longer = [];
+            foreach ($ways as $name => $roots) {
+                foreach (array_values($this->rootsOf($copy)) as $number => $root) {
+                    $longer[$name.$number.' '] = $roots + [$copy => $root];
+                }
+            }
+            $ways = $longer;
+        }
+
+        return $ways;
+    }
+
+    /** @param non-empty-array<int, Assembly> $roots */
+    private static function wayOf(array $roots, TopTurn $turn): int
+    {
+        return (int) array_search($turn->root, array_values($roots), true);
+    }
+
+    /** @return array{int|null, list<int>} the copy deep in which a point lies, and all that may have cloth there */
+    private function copiesAt(Point $at): array
+    {
+        $reach = (int) ceil($this->top->construction->face->lattice->toFloatSteps($this->top->construction->face->block->seamAllowance) * 2 + $this->top->construction->face->lattice->toFloatSteps(Junction::radius()));
+        $near = [];
+        foreach ($this->bucket($at, $reach) as $number) {
+            [$left, $top, $right, $bottom] = $this->boxes[$number];
+            if ($at->x > $left + $reach && $at->x < $right - $reach && $at->y > $top + $reach && $at->y < $bottom - $reach) {
+                return [$number, [$number]];
+            }
+            if ($at->x >= $left - $reach && $at->x <= $right + $reach && $at->y >= $top - $reach && $at->y <= $bottom + $reach) {
+                $near[] = $number;
+            }
+        }
+
+        return [null, $near];
+    }
+
+    /** @var list<array{int, int, int, int}> of each copy, left, top, right, bottom */
+    private array $boxes = [];
+
+    /** @var array<string, list<int>> copies by the square of the frame that they reach into */
+    private array $buckets = [];
+
+    /** @return list<int> copies that may reach there */
+    private function bucket(Point $at, int $reach): array
+    {
+        if ($this->boxes === []) {
+            $this->boxes = array_map(static fn ($copy): array => self::box($copy->place->units[0]->outline), $this->top->copies);
+            foreach ($this->boxes as $number => [$left, $top, $right, $bottom]) {
+                for ($x = intdiv(max(0, $left - $reach), $this->size()); $x <= intdiv($right + $reach, $this->size()); ++$x) {
+                    for ($y = intdiv(max(0, $top - $reach), $this->size()); $y <= intdiv($bottom + $reach, $this->size()); ++$y) {
+                        $this->buckets[$x.','.$y][] = $number;
+                    }
+                }
+            }
+        }
+
+        return $this->buckets[intdiv($at->x, $this->size()).','.intdiv($at->y, $this->size())] ?? [];
+    }
+
+    private function size(): int
+    {
+        return isset($this->boxes[0]) ? max(1, $this->boxes[0][2] - $this->boxes[0][0]) : 1;
+    }
+
+    /** @return array{int, int, int, int} */
+    private static function box(ConvexPolygon $outline): array
+    {
+        $xs = array_map(static fn (Point $point): int => $point->x, $outline->points);
+        $ys = array_map(static fn (Point $point): int => $point->y, $outline->points);
+
+        return [min($xs), min($ys), max($xs), max($ys)];
+    }
+
+    /**
+     * The variables that decide over segments. Of a block's own seams seen by themselves only its pile counts, not its turn.
+     *
+     * @param list<array{int, int}> $slots  joins and their segments
+     * @param Join|null             $inside one of them where all are of one block and seen by themselves
+     *
+     * @return list<int>
+     */
+    private function scope(array $slots, ?Join $inside): array
+    {
+        $copy = $inside === null ? null : $this->variables->copyOf($inside->id);
+        $scope = [];
+        foreach ($slots as [$join, $segment]) {
+            if ($copy === null) {
+                array_push($scope, ...$this->variables->scope($join, $segment));
+                continue;
+            }
+            foreach ($this->sourcesAsPlaced($copy, $join, $segment) as $source) {
+                array_push($scope, ...$source->variables());
+            }
+        }
+        if ($copy !== null && $this->hasPiles($copy) && $this->variables->choiceOf($copy) !== null) {
+            $scope[] = $this->variables->choiceOf($copy);
+        }
+
+        return self::ordered($scope);
+    }
+
+    /** @return list<SlotSource> of a segment of the block as its design is made, one a pile */
+    private function sourcesAsPlaced(int $copy, int $join, int $segment): array
+    {
+        $of = $this->top->copies[$copy];
+        $number = array_search($join, $of->joins, true);
+        if (! is_int($number)) {
+            throw new \LogicException('The seam is one of the block.');
+        }
+        $seam = $of->turns[0]->seams[$number];
+        $own = $seam['reversed'] ? $of->design->joins[$number]->segmentCount() - 1 - $segment : $segment;
+        $design = $of->place->wholeDesign() ?? throw new \LogicException('A copy is of a design.');
+
+        return array_map(fn (int $pile): SlotSource => $this->variables->ofDesign($of->made)->source($number, $own)->after($this->variables->before($of->made, $pile)), range(0, $this->top->top->top->pilesOf($design) - 1));
+    }
+
+    /**
+     * How a seam of a block lies as the pile that is chosen is pressed, whatever the block's turn.
+     *
+     * @param array<int, int> $chosen
+     */
+    private function directionAsPlaced(Join $join, int $segment, array $chosen): PressDirection
+    {
+        $copy = $this->variables->copyOf($join->id);
+        if ($copy === null) {
+            return $this->variables->direction($join->id, $segment, $chosen) ?? throw new \LogicException('A seam between blocks is always there.');
+        }
+        $pile = $this->hasPiles($copy) ? $this->variables->chosenFor($copy, $chosen)->pile : 0;
+
+        return $this->sourcesAsPlaced($copy, $join->id, $segment)[$pile]->direction($this->variables->seamValues(), $chosen);
+    }
+
+    /**
+     * @param list<int> $scope
+     *
+     * @return list<int>
+     */
+    private static function ordered(array $scope): array
+    {
+        $scope = array_values(array_unique($scope));
+        sort($scope);
+
+        return $scope;
+    }
+
+    /**
+     * @param list<int>                              $scope
+     * @param \Closure(array<int, int>): (Cost|null) $price of the values chosen, by variable; null forbids them
+     * @param string                                 $kind  the same for prices that are the same; empty when not known
+     */
+    private function addFactor(array $scope, \Closure $price, string $kind = ''): void
+    {
+        foreach ($kind === '' ? [] : $scope as $variable) {
+            $kind .= '|'.$this->kinds[$variable];
+        }
+        [$highs, $lows, $dearest] = $this->known[$kind] ?? $this->priced($scope, $price);
+        if ($kind !== '') {
+            $this->known[$kind] = [$highs, $lows, $dearest];
+        }
+        $this->dearest = $this->dearest->plus($dearest);
+        $this->factors[] = new Factor($scope, $highs, $lows);
+    }
+
+    /**
+     * @param list<int>                              $scope
+     * @param \Closure(array<int, int>): (Cost|null) $price
+     *
+     * @return array{list<int>, list<int>, Cost}
+     */
+    private function priced(array $scope, \Closure $price): array
+    {
+        $highs = $lows = [];
+        $dearest = new Cost();
+        $chosen = array_fill_keys($scope, 0);
+        do {
+            $cost = $price($chosen);
+            $highs[] = $cost === null ? Weight::FORBIDDEN : $this->weight->high($cost);
+            $lows[] = $cost === null ? 0 : $this->weight->low($cost);
+            $dearest = $cost === null ? $dearest : $dearest->most($cost);
+            for ($i = count($scope) - 1; $i >= 0; --$i) {
+                if (++$chosen[$scope[$i]] < count($this->variables->values[$scope[$i]])) {
+                    break;
+                }
+                $chosen[$scope[$i]] = 0;
+            }
+        } while ($i >= 0);
+
+        return [$highs, $lows, $dearest];
+    }
+}

@@ -1,0 +1,333 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing\Internal;
+
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Assembly\TopCopy;
+use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\LockNotPossible;
+use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Top\Design;
+use KeenSeam\Core\Top\TurnsAllowed;
+
+/**
+ * What is to be decided for a top: for every pile of a design all that is decided for the block alone, for every block its
+ * pile and turn, and a direction for every other seam.
+ *
+ * @internal
+ */
+final class TopVariables
+{
+    /** @var list<list<PressDirection|MemberChoice|TopChoice>> values of each variable */
+    public array $values = [];
+
+    /** @var list<array{int, Lock}> locks over which a block's pile, or a unit's turn, has a say too */
+    public array $conditional = [];
+
+    /** @var array<int, array{Lock, PressDirection}> by variable */
+    private array $held = [];
+
+    /** @var array<int, array<int, array<int, array{SlotSource, bool}|null>>> by join, segment and choice, as far as somebody asked */
+    private array $known = [];
+
+    /** @var array<string, SeamVariables> of the block alone, by what is made */
+    private array $designs = [];
+
+    /** @var array<string, list<int>> so many variables come before those of the pile, by what is made */
+    private array $before = [];
+
+    /** @var array<int, int> variable by copy, where there is something to choose */
+    private array $choices = [];
+
+    /** @var list<non-empty-list<TopChoice>> by copy */
+    private array $choicesOf = [];
+
+    /** @var array<int, list<int>> variables by join that is free, one a segment that is decided apart */
+    private array $free = [];
+
+    /** @var array<int, int> number of the copy that a join is in, by the join's id */
+    private array $copyOf = [];
+
+    /** @var array<int, array<int, list<array{int, bool, bool}>>> what a join of a copy is: join of its design, swapped, reversed; by join and choice */
+    private array $inDesign = [];
+
+    /** @var array<int, Join> all of them by id, those of other turns too */
+    public readonly array $joins;
+
+    /** @throws LockNotPossible */
+    public function __construct(
+        private readonly TopConstruction $top,
+        private readonly PressQuestion $question,
+        private readonly TurnsAllowed $turns,
+    ) {
+        $this->joins = [...$top->construction->joins, ...$top->others];
+        foreach ($top->copies as $number => $copy) {
+            $this->admit($number, $copy);
+        }
+        foreach ($top->construction->joins as $join) {
+            if (! isset($this->copyOf[$join->id])) {
+                $this->free[$join->id] = array_map(fn (): int => $this->variable($this->question->style->school()->directions($join)), $this->question->allowsFurls() ? range(0, $join->segmentCount() - 1) : [0]);
+            }
+        }
+        foreach ($question->locks as $lock) {
+            $this->lock($lock);
+        }
+    }
+
+    /** @return list<int> variables that may decide over a segment, that of the block's turn among them */
+    public function scope(int $join, int $segment): array
+    {
+        if (isset($this->free[$join])) {
+            return [$this->free[$join][min($segment, count($this->free[$join]) - 1)]];
+        }
+        $copy = $this->copyOf[$join];
+        $scope = isset($this->choices[$copy]) ? [$this->choices[$copy]] : [];
+        foreach (array_keys($this->choicesOf[$copy]) as $choice) {
+            $read = $this->read($join, $segment, $choice);
+            array_push($scope, ...($read === null ? [] : $read[0]->variables()));
+        }
+
+        return $scope;
+    }
+
+    /**
+     * @param array<int, int> $chosen value of each variable of the scope
+     *
+     * @return PressDirection|null null where the block lies so that it has no such seam
+     */
+    public function direction(int $join, int $segment, array $chosen): ?PressDirection
+    {
+        if (isset($this->free[$join])) {
+            $variable = $this->free[$join][min($segment, count($this->free[$join]) - 1)];
+            $direction = $this->values[$variable][$chosen[$variable]];
+
+            return $direction instanceof PressDirection ? $direction : throw new \LogicException('A free seam has a direction.');
+        }
+        $read = $this->read($join, $segment, $this->chosen($this->copyOf[$join], $chosen));
+        if ($read === null) {
+            return null;
+        }
+        $direction = $read[0]->direction($this->seamValues(), $chosen);
+
+        return $read[1] ? $direction->swapped() : $direction;
+    }
+
+    /**
+     * A text that is equal for segments that are read alike from variables with the same places.
+     *
+     * @param array<int, int> $places of the variables
+     */
+    public function nameBy(int $join, int $segment, array $places): string
+    {
+        if (isset($this->free[$join])) {
+            return 'f'.$places[$this->scope($join, $segment)[0]];
+        }
+        $copy = $this->copyOf[$join];
+        $name = 'c'.(isset($this->choices[$copy]) ? $places[$this->choices[$copy]] : '');
+        foreach (array_keys($this->choicesOf[$copy]) as $choice) {
+            $read = $this->read($join, $segment, $choice);
+            $name .= $read === null ? ' -' : ' '.$read[0]->nameBy($places).($read[1] ? 's' : '');
+        }
+
+        return $name;
+    }
+
+    /** @return list<int> numbers of the segments that are decided apart; only the first where it is pressed as a whole */
+    public function segments(Join $join): array
+    {
+        return isset($this->free[$join->id]) ? array_keys($this->free[$join->id]) : ($this->question->allowsFurls() ? range(0, $join->segmentCount() - 1) : [0]);
+    }
+
+    /** @return int|null the variable of a copy's pile and turn; null where there is nothing to choose */
+    public function choiceOf(int $copy): ?int
+    {
+        return $this->choices[$copy] ?? null;
+    }
+
+    /** @return non-empty-list<TopChoice> */
+    public function choices(int $copy): array
+    {
+        return $this->choicesOf[$copy];
+    }
+
+    /** @param array<int, int> $chosen */
+    public function chosenFor(int $copy, array $chosen): TopChoice
+    {
+        return $this->choicesOf[$copy][$this->chosen($copy, $chosen)];
+    }
+
+    /** The copy that a join is in; null for seams between blocks. */
+    public function copyOf(int $join): ?int
+    {
+        return $this->copyOf[$join] ?? null;
+    }
+
+    public function ofDesign(string $made): SeamVariables
+    {
+        return $this->designs[$made];
+    }
+
+    /** How many variables come before those of a pile. */
+    public function before(string $made, int $pile): int
+    {
+        return $this->before[$made][$pile];
+    }
+
+    private function admit(int $number, TopCopy $copy): void
+    {
+        $design = $copy->place->wholeDesign();
+        $piles = $design instanceof Design ? $this->top->top->top->pilesOf($design) : 1;
+        if (! isset($this->designs[$copy->made])) {
+            $seams = new SeamVariables($copy->design, new PressQuestion($this->question->style, [], $this->question->lump, [], $this->question->equalParts, $this->question->allowsFurls() && ! $this->question->style->allowsFurls() ? array_keys($copy->design->joins) : []));
+            $this->designs[$copy->made] = $seams;
+            for ($pile = 0; $pile < $piles; ++$pile) {
+                $this->before[$copy->made][] = count($this->values);
+                array_push($this->values, ...$seams->values);
+            }
+        }
+        $this->choicesOf[$number] = $this->choicesFor($copy, $piles);
+        if (count($this->choicesOf[$number]) > 1) {
+            $this->choices[$number] = $this->variable($this->choicesOf[$number]);
+        }
+        foreach ($this->choicesOf[$number] as $choice => $of) {
+            foreach ($of->turn->seams as $inDesign => $seam) {
+                $this->copyOf[$seam['join']] = $number;
+                $this->inDesign[$seam['join']][$choice] = [$inDesign, $seam['swapped'], $seam['reversed']];
+            }
+        }
+    }
+
+    /** @return non-empty-list<TopChoice> */
+    private function choicesFor(TopCopy $copy, int $piles): array
+    {
+        $turns = array_filter($copy->turns, fn ($turn): bool => $turn->turn === Turn::None || ($this->turns !== TurnsAllowed::Fixed && ! $this->isHeld($copy)));
+        if ($copy->member === 0) {
+            // The first may stay as it lies: turning all of them where no seam changes is only another way to press them.
+            $roots = [];
+            $turns = array_filter($turns, static function ($turn) use (&$roots): bool {
+                $isNew = ! in_array($turn->root, $roots, true);
+                $roots[] = $turn->root;
+
+                return $isNew;
+            });
+        }
+        $choices = [];
+        foreach ($copy->member === 0 ? [0] : range(0, $piles - 1) as $pile) {
+            foreach ($turns as $turn) {
+                $choices[] = new TopChoice($turn, $pile);
+            }
+        }
+
+        return $choices === [] ? throw new \LogicException('A block may always lie as it is placed.') : $choices;
+    }
+
+    /** Whether the quilter decided over a seam in it: then it lies as she placed it. */
+    private function isHeld(TopCopy $copy): bool
+    {
+        foreach ($this->question->locks as $lock) {
+            if (in_array($lock->join, $copy->joins, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array{SlotSource, bool}|null from where a segment is read if that is chosen, and whether sides are swapped; null where it is no seam then */
+    private function read(int $join, int $segment, int $choice): ?array
+    {
+        return isset($this->known[$join][$segment]) && array_key_exists($choice, $this->known[$join][$segment])
+            ? $this->known[$join][$segment][$choice]
+            : $this->known[$join][$segment][$choice] = $this->readAnew($join, $segment, $choice);
+    }
+
+    /** @return array{SlotSource, bool}|null */
+    private function readAnew(int $join, int $segment, int $choice): ?array
+    {
+        $inDesign = $this->inDesign[$join][$choice] ?? null;
+        if ($inDesign === null) {
+            return null;
+        }
+        [$number, $swapped, $reversed] = $inDesign;
+        $copy = $this->copyOf[$join];
+        [$made, $pile] = [$this->top->copies[$copy]->made, $this->choicesOf[$copy][$choice]->pile];
+        $seam = $this->top->copies[$copy]->design->joins[$number];
+        $source = $this->designs[$made]->source($number, $reversed ? $seam->segmentCount() - 1 - $segment : $segment);
+
+        return [$source->after($this->before[$made][$pile]), $swapped];
+    }
+
+    /** @param array<int, int> $chosen */
+    private function chosen(int $copy, array $chosen): int
+    {
+        return isset($this->choices[$copy]) ? $chosen[$this->choices[$copy]] : 0;
+    }
+
+    /** @return list<list<PressDirection|MemberChoice>> */
+    public function seamValues(): array
+    {
+        /** @var list<list<PressDirection|MemberChoice>> $values a seam is never read from a block's choice */
+        $values = $this->values;
+
+        return $values;
+    }
+
+    private function lock(Lock $lock): void
+    {
+        $join = $lock->joinIn($this->top->construction);
+        $segments = $this->segments($join);
+        foreach ($segments as $segment) {
+            $wanted = $lock->at($segment);
+            if (isset($this->free[$join->id])) {
+                $this->hold($this->free[$join->id][$segment], $wanted, $lock);
+                continue;
+            }
+            foreach (array_keys($this->choicesOf[$this->copyOf[$join->id]]) as $choice) {
+                $read = $this->read($join->id, $segment, $choice);
+                $only = $read === null ? null : $read[0]->only();
+                if ($read !== null && $only !== null && count($this->choicesOf[$this->copyOf[$join->id]]) === 1) {
+                    $this->hold($only[0], $only[1] !== $read[1] ? $wanted->swapped() : $wanted, $lock);
+                    continue;
+                }
+                $this->conditional[] = [$segment, $lock];
+                foreach ($read === null ? [] : $read[0]->variables() as $variable) {
+                    $this->widen($variable, $wanted);
+                }
+            }
+        }
+    }
+
+    private function hold(int $variable, PressDirection $wanted, Lock $lock): void
+    {
+        [$earlier, $said] = $this->held[$variable] ?? [$lock, $wanted];
+        if ($said !== $wanted) {
+            throw LockNotPossible::contradicting([$earlier, $lock]);
+        }
+        $this->held[$variable] = [$lock, $wanted];
+        $this->values[$variable] = [$wanted];
+    }
+
+    private function widen(int $variable, PressDirection $direction): void
+    {
+        foreach ([$direction, $direction->swapped()] as $wanted) {
+            $values = $this->values[$variable];
+            if ($values[0] instanceof PressDirection && ! isset($this->held[$variable]) && ! in_array($wanted, $values, true)) {
+                $values[] = $wanted;
+                $this->values[$variable] = $values;
+            }
+        }
+    }
+
+    /** @param non-empty-list<PressDirection|TopChoice> $values */
+    private function variable(array $values): int
+    {
+        $this->values[] = $values;
+
+        return count($this->values) - 1;
+    }
+}

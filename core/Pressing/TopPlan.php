@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing;
+
+use KeenSeam\Core\Assembly\TopConstruction;
+
+/** A plan for a whole top: its blocks lying as the plan has them, and how everything is pressed. */
+final readonly class TopPlan
+{
+    /**
+     * @param TopConstruction $sewn  with every block turned as the plan turns it
+     * @param list<int>       $piles from 0, by copy
+     */
+    public function __construct(
+        public TopConstruction $sewn,
+        public PressingPlan $plan,
+        public array $piles,
+    ) {}
+}

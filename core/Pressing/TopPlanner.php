@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Pressing;
+
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Pressing\Internal\Optimum;
+use KeenSeam\Core\Pressing\Internal\TopModel;
+use KeenSeam\Core\Pressing\Internal\TopVariables;
+use KeenSeam\Core\Pressing\Internal\Weight;
+use KeenSeam\Core\Top\TopFace;
+use KeenSeam\Core\Top\TurnsAllowed;
+
+/** Finds how a whole top costs least: the pressing of every pile, the pile and turn of every block, and all seams between. */
+final readonly class TopPlanner
+{
+    public function __construct(private TopConstruction $top, private Order $order) {}
+
+    /**
+     * @param (\Closure(): bool)|null $timeIsUp asked now and then; once true, the best plan so far is given with its gap
+     *
+     * @throws LockNotPossible
+     */
+    public function best(PressQuestion $question, ?\Closure $timeIsUp = null): TopPlan
+    {
+        $model = new TopModel($this->top, Junction::allOn($this->top->construction->face), $question, $this->top->top->top->turns);
+        $optimum = $model->solve($timeIsUp ?? static fn (): bool => false);
+        if ($optimum->boundHigh >= Weight::FORBIDDEN) {
+            throw LockNotPossible::contradicting($question->locks);
+        }
+
+        return $this->planOf($model, $optimum, $question);
+    }
+
+    private function planOf(TopModel $model, Optimum $optimum, PressQuestion $question): TopPlan
+    {
+        $variables = $model->variables;
+        $sewn = $this->turned($variables, $optimum->values);
+        $directions = [];
+        $piles = $turned = [];
+        foreach ($sewn->copies as $number => $copy) {
+            $choice = $variables->chosenFor($number, $optimum->values);
+            $piles[] = $choice->pile;
+            $inDesign = $variables->ofDesign($copy->made)->pressing(array_slice($optimum->values, $variables->before($copy->made, $choice->pile)));
+            foreach ($copy->turns[0]->seams as $join => $seam) {
+                $along = $inDesign->directions[$join];
+                $directions[$seam['join']] = $seam['reversed'] ? array_reverse($along) : $along;
+            }
+            array_push($turned, ...$this->turnedUnits($sewn, $number, $variables->ofDesign($copy->made)->turnedUnits(array_slice($optimum->values, $variables->before($copy->made, $choice->pile)))));
+        }
+        foreach ($sewn->construction->joins as $join) {
+            $directions[$join->id] ??= array_map(
+                static fn (int $segment): PressDirection => $variables->direction($join->id, $segment, $optimum->values) ?? throw new \LogicException('A seam between blocks is always there.'),
+                range(0, max(1, $join->segmentCount()) - 1),
+            );
+        }
+        ksort($directions);
+        $plan = (new PressingPlanner($sewn->construction))->price(new Pressing(array_values($directions)), $question);
+
+        return new TopPlan($sewn, $plan->found($turned, $model->weight->toCost($optimum->boundHigh, $optimum->boundLow), $optimum->exact), $piles);
+    }
+
+    /**
+     * @param list<int> $values
+     *
+     * @return TopConstruction with the blocks lying as they were chosen to
+     */
+    private function turned(TopVariables $variables, array $values): TopConstruction
+    {
+        $byPlace = [];
+        foreach ($this->top->copies as $number => $copy) {
+            $turn = $variables->chosenFor($number, $values)->turn->turn;
+            $place = $copy->place->place;
+            if ($turn !== Turn::None && $place !== null) {
+                $byPlace[$place->key()] = $place->lying(new Placement(Turn::ofQuarters($place->placement->turn->quarters() + $turn->quarters()), $place->placement->mirrored));
+            }
+        }
+        if ($byPlace === []) {
+            return $this->top;
+        }
+        $top = $this->top->top->top;
+
+        return TopConstruction::of(TopFace::of($top->withPlaces(array_map(static fn ($place) => $byPlace[$place->key()] ?? $place, $top->places))), $this->order);
+    }
+
+    /**
+     * Units of a design that are turned within it, as they are numbered in the top.
+     *
+     * @param list<TurnedUnit> $inDesign
+     *
+     * @return list<TurnedUnit>
+     */
+    private function turnedUnits(TopConstruction $sewn, int $number, array $inDesign): array
+    {
+        $copy = $sewn->copies[$number];
+        $classes = [];
+        foreach ($copy->design->joins as $join) {
+            $tie = $sewn->construction->joins[$copy->joins[$join->id]]->tie;
+            if ($join->tie !== null && $tie !== null) {
+                $classes[$join->tie->unitClass][$join->tie->member] = [$tie->unitClass, $tie->member];
+            }
+        }
+        $mirrored = $copy->place->place?->placement->mirrored === true;
+
+        return array_map(static function (TurnedUnit $unit) use ($classes, $mirrored): TurnedUnit {
+            [$class, $member] = $classes[$unit->unitClass][$unit->member];
+
+            return new TurnedUnit($class, $member, $unit->turn === null || ! $mirrored ? $unit->turn : Turn::ofQuarters(-$unit->turn->quarters()), $unit->pile);
+        }, $inDesign);
+    }
+}

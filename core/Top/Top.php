@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Top;
+
+use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthUnit;
+
+/** A top as the quilter means it: which blocks, how they are set, and what runs between and round them. */
+final readonly class Top
+{
+    /**
+     * @param non-empty-array<string, Fabric> $fabrics by key
+     * @param non-empty-array<string, Design> $designs by key
+     * @param list<TopPlace>                  $places  every place, in reading order; on point those whose halves stand at the rim too
+     * @param array<string, int>              $piles   how many piles a design may be pressed in, by its key; 1 where nothing is said
+     * @param list<Border>                    $borders from the inside out
+     */
+    public function __construct(
+        public string $name,
+        public LengthUnit $unit,
+        public Length $allowance,
+        public array $fabrics,
+        public array $designs,
+        public Setting $setting,
+        public int $rows,
+        public int $columns,
+        public array $places,
+        public TurnsAllowed $turns,
+        public array $piles,
+        public ?Sashes $sashes,
+        public ?Sides $sides,
+        public array $borders,
+    ) {}
+
+    public function firstDesign(): Design
+    {
+        return $this->designs[array_key_first($this->designs)];
+    }
+
+    /** The width of a place, which is the finished width of every block; in the top's unit. */
+    public function placeWidth(): Fraction
+    {
+        return $this->firstDesign()->block->finishedWidth->in($this->unit);
+    }
+
+    public function placeHeight(): Fraction
+    {
+        return $this->firstDesign()->block->finishedHeight->in($this->unit);
+    }
+
+    public function sashWidth(): Fraction
+    {
+        return $this->sashes?->width->in($this->unit) ?? Fraction::zero();
+    }
+
+    public function pilesOf(Design $design): int
+    {
+        return $this->piles[$design->key] ?? 1;
+    }
+
+    /**
+     * Finished width and height as it hangs, without its borders, in the top's unit; on point they hold the root of two.
+     *
+     * @return array{float, float}
+     */
+    public function hangingSize(): array
+    {
+        $sash = $this->sashWidth()->toFloat();
+        if ($this->setting === Setting::OnPoint) {
+            $pitch = $this->placeWidth()->toFloat() + $sash;
+            $float = $this->sides?->float->in($this->unit)->toFloat() ?? 0.0;
+
+            return [M_SQRT2 * ($this->columns * $pitch + $float), M_SQRT2 * ($this->rows * $pitch + $float)];
+        }
+        $sashes = static fn (int $places, bool $outer): int => $outer ? $places + 1 : $places - 1;
+        $outer = $this->sashes !== null && $this->sashes->outer;
+
+        return [
+            $this->columns * $this->placeWidth()->toFloat() + $sashes($this->columns, $outer) * $sash,
+            $this->rows * $this->placeHeight()->toFloat() + $sashes($this->rows, $outer) * $sash,
+        ];
+    }
+
+    /**
+     * The same top with its places lying otherwise.
+     *
+     * @param list<TopPlace> $places
+     */
+    public function withPlaces(array $places): self
+    {
+        return new self($this->name, $this->unit, $this->allowance, $this->fabrics, $this->designs, $this->setting, $this->rows, $this->columns, $places, $this->turns, $this->piles, $this->sashes, $this->sides, $this->borders);
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Top;
+
+use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\Placement;
+
+/**
+ * One place of a setting and what fills it: a block, or a plain square of a fabric.
+ *
+ * Rows and columns count from 1; on point the places between the whole blocks stand at halves. They are kept doubled.
+ */
+final readonly class TopPlace
+{
+    public function __construct(
+        public int $rowDoubled,
+        public int $columnDoubled,
+        public Design|Fabric $holds,
+        public Placement $placement = new Placement(),
+    ) {}
+
+    public function lying(Placement $placement): self
+    {
+        return new self($this->rowDoubled, $this->columnDoubled, $this->holds, $placement);
+    }
+
+    public function key(): string
+    {
+        return $this->rowDoubled.','.$this->columnDoubled;
+    }
+
+    /** As the open formats write it: a number, or on point a text like "1 1/2". */
+    public static function number(int $doubled, Setting $setting): int|string
+    {
+        if ($setting === Setting::Straight) {
+            return intdiv($doubled, 2);
+        }
+
+        return match (true) {
+            $doubled % 2 === 0 => (string) intdiv($doubled, 2),
+            $doubled === 1 => '1/2',
+            default => intdiv($doubled, 2).' 1/2',
+        };
+    }
+}
