@@ -9,6 +9,8 @@ use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\BlockNotPossible;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\FilePlan;
+use KeenSeam\Core\Top\Top;
+use KeenSeam\Core\Top\TopFile;
 
 /** From the text of a block file to a block: JSON, then the schema, then the rules of the trade. */
 final readonly class BlockFileReader
@@ -16,6 +18,9 @@ final readonly class BlockFileReader
     private const MOST_BYTES = 2 * 1024 * 1024;
 
     private const MOST_OBJECTS_OF_A_CELL = 20;
+
+    /** Cells of blocks and places of the top together. */
+    private const MOST_ROWS_OF_TOP = 2 * BlockFile::MOST_CELLS;
 
     /** Grids nest two levels of JSON each; deeper text is refused before it is looked at. */
     private const DEEPEST_JSON = 64;
@@ -54,11 +59,39 @@ final readonly class BlockFileReader
      */
     public function readWithPlan(string $text): array
     {
+        $decoded = $this->checked($text, BlockSchema::FILE);
+
+        return [BlockFile::read($decoded), FilePlan::read(is_array($decoded['plan'] ?? null) ? $decoded['plan'] : [])];
+    }
+
+    /**
+     * A top file.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function readTop(string $text): Top
+    {
+        return TopFile::read($this->checked($text, BlockSchema::TOP_FILE));
+    }
+
+    /** Whether a text says of itself that it is a top; whether it is a good one is another thing. */
+    public static function saysTop(string $text): bool
+    {
+        return preg_match('~"format"\s*:\s*"keen-seam(?:/|\\\\/)top"~', $text) === 1;
+    }
+
+    /**
+     * @return array<array-key, mixed> the file's JSON, which has the form of its schema
+     *
+     * @throws KeenSeamProblem
+     */
+    private function checked(string $text, string $file): array
+    {
         if (strlen($text) > self::MOST_BYTES) {
             throw FileNotReadable::tooLarge(strlen($text), self::MOST_BYTES);
         }
         $text = self::withoutMark($text);
-        self::ensureCount($text);
+        self::ensureCount($text, $file === BlockSchema::FILE ? BlockFile::MOST_CELLS : self::MOST_ROWS_OF_TOP);
         try {
             $data = json_decode($text, false, self::DEEPEST_ORDER, JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
@@ -70,16 +103,15 @@ final readonly class BlockFileReader
         if (self::isDeeper($data, self::DEEPEST_JSON)) {
             throw FileNotReadable::tooDeep(BlockFile::DEEPEST_NESTING);
         }
-        $this->schema->ensure($data);
+        $this->schema->ensure($data, $file);
         unset($data);
         $twice = DuplicateKeys::first($text);
         if ($twice !== null) {
             throw FileNotReadable::keyTwice($twice);
         }
         $decoded = json_decode($text, true, self::DEEPEST_ORDER, JSON_THROW_ON_ERROR);
-        $decoded = is_array($decoded) ? $decoded : [];
 
-        return [BlockFile::read($decoded), FilePlan::read(is_array($decoded['plan'] ?? null) ? $decoded['plan'] : [])];
+        return is_array($decoded) ? $decoded : [];
     }
 
     /** Whether anything but an order of one's own is nested deeper. */
@@ -98,11 +130,11 @@ final readonly class BlockFileReader
     }
 
     /** Refuses at a glance what would take seconds to be refused in full: each cell says its row and opens few objects. */
-    private static function ensureCount(string $text): void
+    private static function ensureCount(string $text, int $most): void
     {
-        $isTooMany = substr_count($text, '{') > self::MOST_OBJECTS_OF_A_CELL * BlockFile::MOST_CELLS || preg_match_all('~"row"\s*:~', $text) > BlockFile::MOST_CELLS;
+        $isTooMany = substr_count($text, '{') > self::MOST_OBJECTS_OF_A_CELL * $most || preg_match_all('~"row"\s*:~', $text) > $most;
         if ($isTooMany) {
-            throw BlockNotPossible::tooMany('cells', BlockFile::MOST_CELLS, '/cells');
+            throw BlockNotPossible::tooMany('cells', $most, '/cells');
         }
     }
 

@@ -7,19 +7,26 @@ namespace App\BlockFiles;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 
-/** Checks decoded JSON against the published schema and says the first mistake in one plain sentence. */
+/** Checks decoded JSON against the published schemas and says the first mistake in one plain sentence. */
 final class BlockSchema
 {
     public const FILE = 'schema/block.schema.json';
 
+    public const TOP_FILE = 'schema/top.schema.json';
+
+    /** By which the schema of tops names the one of blocks. */
+    private const ID = 'keen-seam:block';
+
     /** @throws FileNotReadable */
-    public function ensure(object $data): void
+    public function ensure(object $data, string $file = self::FILE): void
     {
-        $schema = json_decode((string) file_get_contents(base_path(self::FILE)), false, 512, JSON_THROW_ON_ERROR);
+        $schema = json_decode((string) file_get_contents(base_path($file)), false, 512, JSON_THROW_ON_ERROR);
         if (! is_object($schema)) {
             throw new \LogicException('The schema file holds an object.');
         }
-        $error = (new Validator(max_errors: 1))->validate($data, $schema)->error();
+        $validator = new Validator(max_errors: 1);
+        $validator->resolver()?->registerFile(self::ID, base_path(self::FILE));
+        $error = $validator->validate($data, $schema)->error();
         if ($error !== null) {
             throw $this->problem($this->deepest($error));
         }

@@ -10,13 +10,13 @@ use KeenSeam\Core\Top\TopPart;
 final readonly class TopCopy
 {
     /**
-     * @param int             $part    its number among the parts of the top
-     * @param string          $made    what it is a copy of: equal for copies that are made alike; mirrored ones are made apart
-     * @param int             $member  from 0, among the copies that are made alike
-     * @param list<int>       $joins   id in the top of every join, by its id in the design
-     * @param int             $firstPatch id in the top of the design's first patch; the others follow
-     * @param Assembly        $root    the whole block, sewn
-     * @param list<TopTurn>   $turns   ways to lie in which its face stays the same, as it lies first
+     * @param int           $part       its number among the parts of the top
+     * @param string        $made       what it is a copy of: equal for copies that are made alike; mirrored ones are made apart
+     * @param int           $member     from 0, among the copies that are made alike
+     * @param list<int>     $joins      id in the top of every join, by its id in the design
+     * @param int           $firstPatch id in the top of the design's first patch; the others follow
+     * @param Assembly      $root       the whole block, sewn
+     * @param list<TopTurn> $turns      ways to lie in which its face stays the same, as it lies first
      */
     public function __construct(
         public int $part,
@@ -29,6 +29,17 @@ final readonly class TopCopy
         public Assembly $root,
         public array $turns,
     ) {}
+
+    /** The same for copies that stand at the same of the four places of squares of two by two, placed alike. */
+    public function standing(): string
+    {
+        $place = $this->place->place ?? throw new \LogicException('A block stands in a place.');
+        [$row, $column] = [$place->rowDoubled, $place->columnDoubled];
+        // On point the squares lie along the frame, where whole rows and columns are the slanting ones.
+        $isOnPoint = $row % 2 === 1 || $column % 2 === 1;
+
+        return implode(' ', [$this->made, $place->placement->turn->value, intdiv($row, 2) % 2, intdiv($column, 2) % 2, $isOnPoint ? 'between' : '']);
+    }
 
     /** @param list<TopTurn> $turns */
     public function turning(array $turns): self

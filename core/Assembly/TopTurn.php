@@ -10,7 +10,7 @@ use KeenSeam\Core\Block\Turn;
 final readonly class TopTurn
 {
     /**
-     * @param Assembly                                                $root  the copy as it is then sewn; the one it is placed with where all its seams are the same
+     * @param Assembly                                              $root  the copy as it is then sewn; the one it is placed with where all its seams are the same
      * @param list<array{join: int, swapped: bool, reversed: bool}> $seams by the design's join: the join of the top that it is, whether
      *                                                                     left and right change places, and whether its start comes to lie at the end
      */

@@ -35,18 +35,19 @@ final readonly class OddOnesOut
         public bool $isBorneOut,
     ) {}
 
-    public static function of(Face $face): self
+    /** @param bool $isOnPoint whether what hangs is this face turned by 45 degrees clockwise; symmetries are those of what hangs */
+    public static function of(Face $face, bool $isOnPoint = false): self
     {
-        return self::among(new CellPictures($face), $face);
+        return self::among(new CellPictures($face), $face, $isOnPoint);
     }
 
     /** @internal */
-    public static function among(CellPictures $pictures, Face $face): self
+    public static function among(CellPictures $pictures, Face $face, bool $isOnPoint = false): self
     {
         $grid = $face->block->grid;
         $busy = count(array_filter($pictures->units, static fn ($unit): bool => $unit->cell->unit->kind() !== 'plain'));
         $allowed = max(1, intdiv($busy, self::ONE_IN));
-        $all = Moves::allOf($pictures->units, Box::of($face->outline()), count($grid->columns), count($grid->rows));
+        $all = Moves::allOf($pictures->units, Box::of($face->outline()), count($grid->columns), count($grid->rows), $isOnPoint);
         usort($all, static fn (Moves $a, Moves $b): int => $b->count <=> $a->count);
         $judged = [];
         foreach ($all as $i => $moves) {

@@ -94,4 +94,9 @@ final readonly class Top
     {
         return new self($this->name, $this->unit, $this->allowance, $this->fabrics, $this->designs, $this->setting, $this->rows, $this->columns, $places, $this->turns, $this->piles, $this->sashes, $this->sides, $this->borders);
     }
+
+    public function withoutSashes(): self
+    {
+        return new self($this->name, $this->unit, $this->allowance, $this->fabrics, $this->designs, $this->setting, $this->rows, $this->columns, $this->places, $this->turns, $this->piles, null, $this->sides, $this->borders);
+    }
 }

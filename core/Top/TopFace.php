@@ -11,9 +11,9 @@ use KeenSeam\Core\Top\Internal\TopFaceBuilder;
 final readonly class TopFace
 {
     /**
-     * @param Face                   $face    whose block is the frame with everything in it; its parts are the units of the top's parts, in order
-     * @param non-empty-list<TopPart> $parts  in reading order of the frame
-     * @param array<string, Face>    $designs the face of each block by itself, by its key
+     * @param Face                    $face    whose block is the frame with everything in it; its parts are the units of the top's parts, in order
+     * @param non-empty-list<TopPart> $parts   in reading order of the frame
+     * @param array<string, Face>     $designs the face of each block by itself, by its key
      */
     public function __construct(
         public Top $top,

@@ -10,6 +10,7 @@ use Illuminate\Console\Command;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\FilePlan;
+use KeenSeam\Core\Top\Top;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -19,10 +20,14 @@ abstract class SeamCommand extends Command
     /** Seconds after which a very large block gets the best plan found so far. */
     protected const TIME_LIMIT = 20.0;
 
+    /** The same for a top, whose turns and piles are searched too; what it takes to price them comes besides. */
+    protected const TIME_LIMIT_OF_TOP = 8.0;
+
     final public function handle(BlockFileReader $reader): int
     {
         try {
-            $document = $this->answer(...$reader->readWithPlan($this->fileText()));
+            $text = $this->fileText();
+            $document = BlockFileReader::saysTop($text) ? $this->answerTop($reader->readTop($text)) : $this->answer(...$reader->readWithPlan($text));
         } catch (KeenSeamProblem $problem) {
             $where = $problem->where() === '' ? '' : sprintf(' (%s)', $problem->where());
             $this->errors()->writeln($problem->getMessage().$where, OutputInterface::OUTPUT_RAW);
@@ -40,6 +45,13 @@ abstract class SeamCommand extends Command
      * @throws KeenSeamProblem
      */
     abstract protected function answer(Block $block, FilePlan $kept): array;
+
+    /**
+     * @return array<string, mixed> the document to print for a top
+     *
+     * @throws KeenSeamProblem
+     */
+    abstract protected function answerTop(Top $top): array;
 
     /**
      * @template T of \BackedEnum

@@ -7,12 +7,17 @@ namespace App\Console\Commands;
 use App\BlockFiles\FileNotReadable;
 use App\Documents\CutDocument;
 use App\Workings\WorkedFile;
+use App\Workings\WorkedTop;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Making\ChosenBuilds;
+use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\FilePlan;
+use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Making\PatternCheck;
 use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthUnit;
 
 final class SeamCut extends SeamCommand
 {
@@ -20,7 +25,7 @@ final class SeamCut extends SeamCommand
     use PressOptions;
 
     protected $signature = 'seam:cut
-        {file : a block file, *.keenseam.json}
+        {file : a block file, *.keenseam.json, or a top file, *.keentop.json}
         {--blocks=1 : how many of the block}
         {--prefer=least-cloth : how ways to make a unit are weighed: least-cloth, accuracy or fewest-cuts}
         {--width= : usable width of the fabric; 42 in if not given}
@@ -30,12 +35,7 @@ final class SeamCut extends SeamCommand
 
     protected function answer(Block $block, FilePlan $kept): array
     {
-        $width = $this->option('width');
-        $usable = is_string($width) ? Length::parse($width, $block->unit) : null;
-        if ($usable?->isPositive() === false) {
-            throw OptionNotKnown::length('width', (string) $width);
-        }
-        $question = $this->cutQuestion($this->whole('blocks', $this->option('blocks')), $this->oneOf('prefer', Preference::class), $usable?->in($block->unit));
+        $question = $this->questionIn($block->unit);
         $file = new WorkedFile($block, $kept, $this->orderAsked(), $question, $this->pressAsked(), $this->untilTime(self::TIME_LIMIT));
         [$drawn, $plan, $sewn] = [$file->drawn(), $file->cutting(), $file->sewn()];
         $file->locks();
@@ -43,6 +43,26 @@ final class SeamCut extends SeamCommand
         $pattern = $this->option('pattern');
 
         return CutDocument::of($plan, $sewn === $drawn ? null : ChosenBuilds::samePatches($drawn, $sewn), is_string($pattern) ? PatternCheck::of($plan, $this->textOf($pattern)) : null);
+    }
+
+    protected function answerTop(Top $top): array
+    {
+        $placed = (new WorkedTop($top, $this->orderAsked(), $this->pressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP)))->placed();
+        $plan = CuttingPlan::of($placed->construction, $this->questionIn($top->unit));
+        $pattern = $this->option('pattern');
+
+        return CutDocument::of($plan, null, is_string($pattern) ? PatternCheck::of($plan, $this->textOf($pattern)) : null);
+    }
+
+    private function questionIn(LengthUnit $unit): CutQuestion
+    {
+        $width = $this->option('width');
+        $usable = is_string($width) ? Length::parse($width, $unit) : null;
+        if ($usable?->isPositive() === false) {
+            throw OptionNotKnown::length('width', (string) $width);
+        }
+
+        return $this->cutQuestion($this->whole('blocks', $this->option('blocks')), $this->oneOf('prefer', Preference::class), $usable?->in($unit));
     }
 
     private function textOf(string $path): string

@@ -6,8 +6,10 @@ namespace App\Console\Commands;
 
 use App\Documents\JoinsDocument;
 use App\Workings\WorkedFile;
+use App\Workings\WorkedTop;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Making\FilePlan;
+use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
@@ -19,7 +21,7 @@ final class SeamJoins extends SeamCommand
     use PressOptions;
 
     protected $signature = 'seam:joins
-        {file : a block file, *.keenseam.json}
+        {file : a block file, *.keenseam.json, or a top file, *.keentop.json}
         {--take-up= : what one seam really takes from the width; two allowances if not given}
         {--square-up=units : what is trimmed before it is joined: units or none}'.self::PRESS_OPTIONS.self::CUT_OPTIONS;
 
@@ -35,5 +37,16 @@ final class SeamJoins extends SeamCommand
         $this->tell($file->leftOut);
 
         return JoinsDocument::of($plan, new Drift($plan, $takeUp, $squareUp), $takeUp);
+    }
+
+    protected function answerTop(Top $top): array
+    {
+        $worked = new WorkedTop($top, $this->orderAsked(), $this->pressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP));
+        $given = $this->option('take-up');
+        $frame = $worked->placed()->construction->face->block;
+        $takeUp = is_string($given) ? TakeUp::read($given, $frame) : $frame->seamAllowance->in($frame->unit)->times(Fraction::of(2));
+        $plan = $worked->plan()->plan;
+
+        return JoinsDocument::of($plan, new Drift($plan, $takeUp, $this->oneOf('square-up', SquareUp::class)), $takeUp);
     }
 }

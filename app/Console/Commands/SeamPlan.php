@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Documents\PlanDocument;
+use App\Documents\TopDocument;
 use App\Workings\WorkedFile;
+use App\Workings\WorkedTop;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Making\FilePlan;
 use KeenSeam\Core\Pressing\EqualParts;
+use KeenSeam\Core\Top\Top;
 
 final class SeamPlan extends SeamCommand
 {
@@ -18,12 +21,12 @@ final class SeamPlan extends SeamCommand
     use PressOptions;
 
     protected $signature = 'seam:plan
-        {file : a block file, *.keenseam.json}
+        {file : a block file, *.keenseam.json, or a top file, *.keentop.json}
         {--two-piles=* : a unit class, like U1, that may be pressed in two piles}
         {--equal-parts=apart : how equal parts within one unit of patches are pressed: apart or alike}
         {--time-limit= : seconds for the search; then the best plan so far is printed with its gap}'.self::PRESS_OPTIONS.self::CUT_OPTIONS;
 
-    protected $description = 'Print the order of sewing and the pressing plan of a block as JSON.';
+    protected $description = 'Print the order of sewing and the pressing plan of a block or a top as JSON.';
 
     protected function answer(Block $block, FilePlan $kept): array
     {
@@ -33,6 +36,13 @@ final class SeamPlan extends SeamCommand
         $this->tell($file->leftOut);
 
         return PlanDocument::of($plan, $file->style());
+    }
+
+    protected function answerTop(Top $top): array
+    {
+        $worked = new WorkedTop($top, $this->orderAsked(), $this->pressAsked($this->oneOf('equal-parts', EqualParts::class)), $this->untilTime($this->amount('time-limit') ?? self::TIME_LIMIT_OF_TOP));
+
+        return TopDocument::of($worked->plan(), $worked->style());
     }
 
     /** @return list<int> */

@@ -6,11 +6,13 @@ namespace App\Console\Commands;
 
 use App\Documents\StepsDocument;
 use App\Workings\WorkedFile;
+use App\Workings\WorkedTop;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\Making\FilePlan;
+use KeenSeam\Core\Top\Top;
 
 final class SeamSteps extends SeamCommand
 {
@@ -18,7 +20,7 @@ final class SeamSteps extends SeamCommand
     use PressOptions;
 
     protected $signature = 'seam:steps
-        {file : a block file, *.keenseam.json}
+        {file : a block file, *.keenseam.json, or a top file, *.keentop.json}
         {--blocks=1 : how many of the block}
         {--chain=row-by-row : how rows go through the machine: row-by-row, webbed or twos (neighbours in pairs, pairs in pairs, whatever --order says)}'.self::PRESS_OPTIONS.self::CUT_OPTIONS;
 
@@ -33,5 +35,13 @@ final class SeamSteps extends SeamCommand
         $this->tell($file->leftOut);
 
         return StepsDocument::of(WorkSteps::of($plan, $file->question(), $chain, $file->drawn()));
+    }
+
+    protected function answerTop(Top $top): array
+    {
+        $worked = new WorkedTop($top, $this->orderAsked(), $this->pressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP));
+        $plan = $worked->plan()->plan;
+
+        return StepsDocument::of(WorkSteps::of($plan, $this->cutQuestion($this->whole('blocks', $this->option('blocks'))), $this->oneOf('chain', Chain::class), $plan->construction));
     }
 }

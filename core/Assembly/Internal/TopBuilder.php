@@ -148,7 +148,7 @@ final class TopBuilder
     /**
      * The same tree over other patches, sewn in the same order: parts of a join before it.
      *
-     * @param \Closure(Patch): Assembly                   $piece
+     * @param \Closure(Patch): Assembly                    $piece
      * @param \Closure(Join, Assembly, Assembly): Assembly $sew
      */
     private function sewnLike(Assembly $assembly, \Closure $piece, \Closure $sew): Assembly

@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Layout\Internal;
 
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Layout\Symmetry;
 
 /**
@@ -32,17 +33,18 @@ final readonly class Moves
     /**
      * Every symmetry the cells' outlines allow; a repeat comes once for each of its sizes.
      *
-     * @param list<PlacedUnit> $units of the cells
+     * @param list<PlacedUnit> $units     of the cells
+     * @param bool             $isOnPoint whether what hangs is this face turned by 45 degrees clockwise
      *
      * @return list<self>
      */
-    public static function allOf(array $units, Box $whole, int $columns, int $rows): array
+    public static function allOf(array $units, Box $whole, int $columns, int $rows, bool $isOnPoint = false): array
     {
         $boxes = array_map(static fn (PlacedUnit $unit): Box => Box::of($unit->outline), $units);
         $places = array_flip(array_map(static fn (Box $box): string => $box->key(), $boxes));
         $all = [];
         foreach (Symmetry::cases() as $symmetry) {
-            $moves = $symmetry->moves();
+            $moves = $isOnPoint ? array_map(self::ofHanging(...), $symmetry->moves()) : $symmetry->moves();
             $targets = count($moves) > 1 ? self::targets($boxes, $places, $moves, $whole) : null;
             if ($targets !== null) {
                 $all[] = new self($symmetry, count($moves), self::orbitsOf($targets), $targets, $moves);
@@ -50,6 +52,12 @@ final readonly class Moves
         }
 
         return [...$all, ...self::repeats($units, $boxes, $columns, $rows)];
+    }
+
+    /** A flip left to right of what hangs on a corner swaps across and down in its frame; a turn is the same turn there. */
+    private static function ofHanging(Placement $move): Placement
+    {
+        return $move->mirrored ? new Placement(Turn::ofQuarters($move->turn->quarters() + 3), true) : $move;
     }
 
     /** The action that takes what $from shows to $to; the first there is. */

@@ -27,6 +27,15 @@ final class Contraction
     /** @var array<int, Factor> */
     private array $factors;
 
+    /** @var array<string, list<int>> first figures, by kind of factor */
+    private array $firsts = [];
+
+    /** @var array<string, list<int>> high weights where only the least first figure is allowed, by kind of factor */
+    private array $tightened = [];
+
+    /** @var array<string, array{list<int>, list<int>}> tables over other variables, by kind of factor and what stands for its variables */
+    private array $rewritten = [];
+
     /** @var list<int> variables that are left, numbered anew by their place here */
     private array $left = [];
 
@@ -149,24 +158,27 @@ final class Contraction
             $firsts = $this->firsts($this->factors[$id]);
             $least += min($firsts === [] ? [0] : $firsts);
             foreach ($this->factors[$id]->scope as $variable) {
-                $numbers[$variable] ??= count($numbers);
+                $numbers[$variable] = 0;
             }
             $small[] = [$this->factors[$id], $firsts];
         }
+        ksort($numbers); // so that scopes stay ascending
+        $numbers = array_flip(array_keys($numbers));
         $factors = array_map(static fn (array $one): Factor => self::renumbered($one[0], $one[1], $numbers), $small);
         $domains = array_map(fn (int $variable): int => $this->domains[$variable], array_keys($numbers));
-        $found = (new Elimination($domains, self::ascending($factors, $domains)))->solve(self::LARGEST_TABLE, static fn (): bool => false);
+        $found = (new Elimination($domains, $factors))->solve(self::LARGEST_TABLE, static fn (): bool => false);
         if ($found === null || ! $found->exact || $found->boundHigh !== $least) {
             return;
         }
         foreach ($group as $id) {
             $firsts = $this->firsts($this->factors[$id]);
             $min = min($firsts === [] ? [0] : $firsts);
-            $this->factors[$id] = new Factor(
-                $this->factors[$id]->scope,
-                array_map(static fn (int $high, int $first): int => $first === $min ? $high : Weight::FORBIDDEN, $this->factors[$id]->high, $firsts),
-                $this->factors[$id]->low,
-            );
+            $kind = $this->factors[$id]->kind;
+            $highs = $this->tightened[$kind] ?? array_map(static fn (int $high, int $first): int => $first === $min ? $high : Weight::FORBIDDEN, $this->factors[$id]->high, $firsts);
+            if ($kind !== '') {
+                $this->tightened[$kind] = $highs;
+            }
+            $this->factors[$id] = new Factor($this->factors[$id]->scope, $highs, $this->factors[$id]->low, $kind === '' ? '' : $kind.' tight');
             $this->merge($this->factors[$id], $firsts, $min);
         }
     }
@@ -213,6 +225,10 @@ final class Contraction
     /** @return list<int> the first figure of every entry; forbidden ones are far above all others */
     private function firsts(Factor $factor): array
     {
+        if ($factor->kind !== '') {
+            return $this->firsts[$factor->kind] ??= array_map(fn (int $high): int => intdiv($high, $this->unit), $factor->high);
+        }
+
         return array_map(fn (int $high): int => intdiv($high, $this->unit), $factor->high);
     }
 
@@ -224,6 +240,25 @@ final class Contraction
      * @return array{list<int>, list<int>}
      */
     private function rewritten(Factor $factor, array $scope): array
+    {
+        if ($factor->kind === '') {
+            return $this->rewrittenAnew($factor, $scope);
+        }
+        $places = array_flip($scope);
+        $name = $factor->kind.'|'.count($scope);
+        foreach ($factor->scope as $variable) {
+            $name .= ' '.$places[$this->standsFor[$variable]].':'.implode(',', $this->valueBy[$variable]);
+        }
+
+        return $this->rewritten[$name] ??= $this->rewrittenAnew($factor, $scope);
+    }
+
+    /**
+     * @param list<int> $scope
+     *
+     * @return array{list<int>, list<int>}
+     */
+    private function rewrittenAnew(Factor $factor, array $scope): array
     {
         $highs = $lows = [];
         $size = array_product(array_map(fn (int $variable): int => $this->domains[$variable], $scope));
@@ -252,37 +287,5 @@ final class Contraction
     private static function renumbered(Factor $factor, array $weights, array $numbers): Factor
     {
         return new Factor(array_map(static fn (int $variable): int => $numbers[$variable], $factor->scope), $weights, array_fill(0, count($weights), 0));
-    }
-
-    /**
-     * Brings scopes into ascending order, as tables are told.
-     *
-     * @param list<Factor> $factors
-     * @param list<int>    $domains
-     *
-     * @return list<Factor>
-     */
-    private static function ascending(array $factors, array $domains): array
-    {
-        return array_map(static function (Factor $factor) use ($domains): Factor {
-            $scope = $factor->scope;
-            sort($scope);
-            if ($scope === $factor->scope) {
-                return $factor;
-            }
-            $highs = [];
-            $size = count($factor->high);
-            for ($entry = 0; $entry < $size; ++$entry) {
-                $values = [];
-                $rest = $entry;
-                foreach (array_reverse($scope) as $variable) {
-                    $values[$variable] = $rest % $domains[$variable];
-                    $rest = intdiv($rest, $domains[$variable]);
-                }
-                $highs[] = $factor->high[$factor->index($values, $domains)];
-            }
-
-            return new Factor($scope, $highs, $factor->low);
-        }, $factors);
     }
 }

@@ -23,6 +23,9 @@ final class Elimination
     /** @var array<int, array<int, Factor>> factors that have the variable in their scope */
     private array $factorsOf = [];
 
+    /** @var array<int, float> size of the table that eliminating each variable would make, as far as it is known */
+    private array $sizes = [];
+
     private int $nextFactor = 0;
 
     private int $boundHigh = 0;
@@ -138,7 +141,7 @@ final class Elimination
         $best = null;
         $bestSize = INF;
         foreach ($this->neighbours as $variable => $neighbours) {
-            $size = $this->tableSize(array_keys($neighbours));
+            $size = $this->sizes[$variable] ??= $this->tableSize(array_keys($neighbours));
             if ($size < $bestSize) {
                 [$best, $bestSize] = [$variable, $size];
             }
@@ -237,6 +240,7 @@ final class Elimination
         $id = $this->nextFactor++;
         foreach ($factor->scope as $variable) {
             $this->factorsOf[$variable][$id] = $factor;
+            unset($this->sizes[$variable]);
             foreach ($factor->scope as $other) {
                 if ($other !== $variable) {
                     $this->neighbours[$variable][$other] = true;
@@ -253,7 +257,7 @@ final class Elimination
             }
         }
         foreach (array_keys($this->neighbours[$variable]) as $neighbour) {
-            unset($this->neighbours[$neighbour][$variable]);
+            unset($this->neighbours[$neighbour][$variable], $this->sizes[$neighbour]);
         }
         unset($this->neighbours[$variable], $this->factorsOf[$variable]);
     }

@@ -15,11 +15,13 @@ final readonly class Factor
      * @param list<int> $scope variables, ascending
      * @param list<int> $high  weights by mixed radix: the first variable of the scope counts slowest
      * @param list<int> $low   the same
+     * @param string    $kind  the same for factors with the same tables, so that these are worked on once; empty when not known
      */
     public function __construct(
         public array $scope,
         public array $high,
         public array $low,
+        public string $kind = '',
     ) {}
 
     /**

@@ -25,7 +25,7 @@ final class JunctionTables
     /** @var array<string, NearCloth> by the text of the junction's surroundings */
     private array $known = [];
 
-    /** @var array<string, JunctionTable> by place */
+    /** @var array<string, JunctionTable> by place, and by what is sewn otherwise there */
     private array $tables = [];
 
     /** @var array<string, array{NearCloth, list<array{int, int}>}> by surroundings: the cloth, and its slots by the number of the seam there */
@@ -64,12 +64,17 @@ final class JunctionTables
      */
     public function sewnOtherwise(Junction $junction, array $instead): JunctionTable
     {
-        $this->instead = $instead;
-        try {
-            return $this->made($junction);
-        } finally {
-            $this->instead = [];
+        $name = $junction->at->key().' '.implode(' ', array_map(static fn (Assembly $part): int => $part instanceof Join ? $part->id : -1, $instead));
+        if (! isset($this->tables[$name])) {
+            $this->instead = $instead;
+            try {
+                $this->tables[$name] = $this->made($junction);
+            } finally {
+                $this->instead = [];
+            }
         }
+
+        return $this->tables[$name];
     }
 
     private function made(Junction $junction): JunctionTable

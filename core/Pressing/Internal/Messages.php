@@ -87,11 +87,12 @@ final class Messages
     private function bound(): int
     {
         $bound = 0;
-        foreach ($this->own as $highs) {
-            $bound += min([Weight::FORBIDDEN, ...$highs]);
-        }
-        foreach ($this->shared as [, $highs]) {
-            $bound += min([Weight::FORBIDDEN, ...$highs]);
+        foreach ([...$this->own, ...array_column($this->shared, 1)] as $highs) {
+            $least = min([Weight::FORBIDDEN, ...$highs]);
+            if ($least >= Weight::FORBIDDEN) {
+                return Weight::FORBIDDEN; // nothing is possible; many of them would not fit into a number
+            }
+            $bound += $least;
         }
 
         return $bound;

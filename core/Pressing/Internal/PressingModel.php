@@ -33,6 +33,9 @@ final class PressingModel
     /** @var array<string, array{list<int>, list<int>, Cost}> high and low weights and the dearest cost, by what they are the weights of */
     private array $known = [];
 
+    /** @var array<string, int> short names of the kinds of factors */
+    private array $kindNumbers = [];
+
     /** @var list<string> of each variable, equal where the values are */
     private array $kinds = [];
 
@@ -179,7 +182,7 @@ final class PressingModel
             $this->known[$name] = [$highs, $lows, $dearest];
         }
         $this->dearest = $this->dearest->plus($dearest);
-        $this->factors[] = new Factor($scope, $highs, $lows);
+        $this->factors[] = new Factor($scope, $highs, $lows, $kind === '' ? '' : (string) ($this->kindNumbers[$name] ??= count($this->kindNumbers) + 1));
     }
 
     /**

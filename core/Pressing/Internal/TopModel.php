@@ -33,8 +33,6 @@ final class TopModel
 
     public readonly Weight $weight;
 
-    private readonly JunctionTables $tables;
-
     /** @var list<Factor> */
     private array $factors = [];
 
@@ -42,6 +40,9 @@ final class TopModel
 
     /** @var array<string, array{list<int>, list<int>, Cost}> */
     private array $known = [];
+
+    /** @var array<string, int> short names of the kinds of factors */
+    private array $kindNumbers = [];
 
     /** @var array<int, string> of each variable, equal where the values are */
     private array $kinds = [];
@@ -52,31 +53,36 @@ final class TopModel
     /** @var array<string, array{Join}|array{}> the seam that is sewn last of those that end at a place, by the whole and the place */
     private array $last = [];
 
-    /** @param list<Junction> $junctions */
+    /**
+     * @param list<Junction> $junctions
+     * @param bool           $inPattern whether blocks that stand alike in squares of two by two lie alike too
+     */
     public function __construct(
         private readonly TopConstruction $top,
         private readonly array $junctions,
+        private readonly JunctionTables $tables,
         private readonly PressQuestion $question,
         TurnsAllowed $turns,
+        bool $inPattern = false,
     ) {
-        $this->variables = new TopVariables($top, $question, $turns);
+        $this->variables = new TopVariables($top, $question, $turns, $inPattern);
         $this->weight = Weight::of($top->construction, $question->style);
-        $this->tables = new JunctionTables($top->construction, $question->allowsFurls(), $top->others);
         $this->dearest = new Cost();
         $counts = array_count_values(array_map(static fn ($copy): string => $copy->made, $top->copies));
         $this->alike = array_map(static fn ($copy): int => $counts[$copy->made], $top->copies);
     }
 
     /**
-     * @param \Closure(): bool               $timeIsUp
-     * @param (\Closure(Optimum): void)|null $onBetter told of everything better that is found on the way
+     * @param \Closure(): bool                          $timeIsUp
+     * @param Optimum|(\Closure(): (Optimum|null))|null $known    what was found before; asked for only where the first look proves nothing
+     * @param (\Closure(Optimum): void)|null            $onBetter told of everything better that is found on the way
      */
-    public function solve(\Closure $timeIsUp, ?\Closure $onBetter = null): Optimum
+    public function solve(\Closure $timeIsUp, Optimum|\Closure|null $known = null, ?\Closure $onBetter = null): Optimum
     {
         $domains = array_map(count(...), $this->variables->values);
         $unit = $this->question->style->school()->figures()[0] === Figure::Mismatch ? Weight::SECOND : null;
 
-        return Search::best($domains, $this->factors(), $timeIsUp, $unit, null, $onBetter);
+        return Search::best($domains, $this->factors(), $timeIsUp, $unit, $known, $onBetter);
     }
 
     /** @return list<Factor> */
@@ -147,7 +153,9 @@ final class TopModel
         $own = $isStretched ? [[$join->id, $number], [$join->id, $number + 1]] : [];
         $slots = [...$own, ...array_merge(...array_map(static fn (array $of): array => array_map(static fn (Join $one): array => [$one->id, $one->segmentAt($match->at)], $of), $ends))];
         $mayFurl = $this->question->allowsFurls();
-        $this->addFactor($this->scope($slots, $inside ? $join : null), function (array $chosen) use ($join, $match, $number, $ends, $isStretched, $inside, $mayFurl, $times): ?Cost {
+        $scope = $this->scope($slots, $inside ? $join : null);
+        $kind = $inside || $isStretched ? '' : $this->kindOfMatch($join, $match, $ends, $scope);
+        $this->addFactor($scope, function (array $chosen) use ($join, $match, $number, $ends, $isStretched, $inside, $mayFurl, $times): ?Cost {
             [$left, $right] = array_map(fn (array $of): array => $this->ending($of, $match->at, $inside, $chosen), $ends);
             $cost = Cost::ofNesting(Nesting::where($join->seam, $match->at, ...$left, ...$right));
             if ($isStretched) {
@@ -164,7 +172,41 @@ final class TopModel
             }
 
             return $cost->times($times);
-        });
+        }, $kind);
+    }
+
+    /**
+     * The same for crossings where seams end alike and are read alike.
+     *
+     * @param list<non-empty-list<Join>> $ends
+     * @param list<int>                  $scope
+     */
+    private function kindOfMatch(Join $join, Meeting $match, array $ends, array $scope): string
+    {
+        $places = array_flip($scope);
+        $kind = 'match '.$join->seam->direction()->reduced()->key();
+        foreach ($ends as $of) {
+            $copy = $this->variables->copyOf($of[0]->id);
+            $kind .= '/'.($copy === null ? '' : $this->nameOfWays($copy, $places));
+            foreach ($of as $end) {
+                $kind .= ';'.$end->seam->direction()->reduced()->key().' '.$end->leftSide.($end->seam->from->equals($match->at) ? ' from ' : ' to ')
+                    .$this->variables->nameBy($end->id, $end->segmentAt($match->at), $places);
+            }
+        }
+
+        return $kind;
+    }
+
+    /**
+     * How a copy is sewn by what is chosen for it.
+     *
+     * @param array<int, int> $places of the variables
+     */
+    private function nameOfWays(int $copy, array $places): string
+    {
+        $choice = $this->variables->choiceOf($copy);
+
+        return $choice === null || ! isset($places[$choice]) ? '' : $places[$choice].':'.implode(',', array_map(fn (TopChoice $one): int => self::wayOf($this->rootsOf($copy), $one->turn), $this->variables->choices($copy)));
     }
 
     /**
@@ -292,8 +334,7 @@ final class TopModel
             }
         }
         foreach ($copies as $copy) {
-            $choice = $this->variables->choiceOf($copy);
-            $kind .= '|'.($choice === null || ! isset($places[$choice]) ? '' : $places[$choice].':'.implode(',', array_map(static fn (TopChoice $one): string => (string) ($one->turn->root instanceof Join ? 0 : 1), $this->variables->choices($copy))));
+            $kind .= '|'.$this->nameOfWays($copy, $places);
         }
         $this->addFactor($scope, function (array $chosen) use ($copies, $tables): Cost {
             $name = '';
@@ -310,19 +351,7 @@ final class TopModel
             }
 
             return Cost::ofPeak($table->peak($directions), $this->question->lump);
-        }, $this->hasOneWay($copies) ? 'cloth '.$kind : '');
-    }
-
-    /** @param list<int> $copies */
-    private function hasOneWay(array $copies): bool
-    {
-        foreach ($copies as $copy) {
-            if (count($this->rootsOf($copy)) > 1) {
-                return false;
-            }
-        }
-
-        return true;
+        }, 'cloth '.$kind);
     }
 
     /**
@@ -496,7 +525,7 @@ final class TopModel
             $this->known[$kind] = [$highs, $lows, $dearest];
         }
         $this->dearest = $this->dearest->plus($dearest);
-        $this->factors[] = new Factor($scope, $highs, $lows);
+        $this->factors[] = new Factor($scope, $highs, $lows, $kind === '' ? '' : (string) ($this->kindNumbers[$kind] ??= count($this->kindNumbers) + 1));
     }
 
     /**

@@ -44,6 +44,9 @@ final class TopVariables
     /** @var array<int, int> variable by copy, where there is something to choose */
     private array $choices = [];
 
+    /** @var array<string, int> variable of all that stand alike and have the same to choose */
+    private array $ofPattern = [];
+
     /** @var list<non-empty-list<TopChoice>> by copy */
     private array $choicesOf = [];
 
@@ -53,17 +56,22 @@ final class TopVariables
     /** @var array<int, int> number of the copy that a join is in, by the join's id */
     private array $copyOf = [];
 
-    /** @var array<int, array<int, list<array{int, bool, bool}>>> what a join of a copy is: join of its design, swapped, reversed; by join and choice */
+    /** @var array<int, array<int, array{int, bool, bool}>> what a join of a copy is: join of its design, swapped, reversed; by join and choice */
     private array $inDesign = [];
 
     /** @var array<int, Join> all of them by id, those of other turns too */
     public readonly array $joins;
 
-    /** @throws LockNotPossible */
+    /**
+     * @param bool $inPattern whether blocks that stand alike in squares of two by two lie alike too: few choices, and often the best
+     *
+     * @throws LockNotPossible
+     */
     public function __construct(
         private readonly TopConstruction $top,
         private readonly PressQuestion $question,
         private readonly TurnsAllowed $turns,
+        private readonly bool $inPattern = false,
     ) {
         $this->joins = [...$top->construction->joins, ...$top->others];
         foreach ($top->copies as $number => $copy) {
@@ -143,6 +151,11 @@ final class TopVariables
         return isset($this->free[$join->id]) ? array_keys($this->free[$join->id]) : ($this->question->allowsFurls() ? range(0, $join->segmentCount() - 1) : [0]);
     }
 
+    public function hasNoChoice(): bool
+    {
+        return $this->choices === [];
+    }
+
     /** @return int|null the variable of a copy's pile and turn; null where there is nothing to choose */
     public function choiceOf(int $copy): ?int
     {
@@ -178,6 +191,40 @@ final class TopVariables
         return $this->before[$made][$pile];
     }
 
+    /**
+     * The same decisions, made among other variables of the same top.
+     *
+     * @param list<int> $values value of each of the others
+     *
+     * @return list<int>
+     */
+    public function valuesFrom(self $others, array $values): array
+    {
+        $own = array_fill(0, count($this->values), 0);
+        foreach ($this->before as $made => $piles) {
+            foreach ($piles as $pile => $before) {
+                foreach (array_keys($this->designs[$made]->values) as $i) {
+                    $own[$before + $i] = $values[$others->before[$made][$pile] + $i];
+                }
+            }
+        }
+        foreach ($this->free as $join => $variables) {
+            foreach ($variables as $segment => $variable) {
+                $own[$variable] = $values[$others->free[$join][$segment]];
+            }
+        }
+        foreach ($this->choices as $copy => $variable) {
+            $chosen = $others->chosenFor($copy, $values);
+            foreach ($this->choicesOf[$copy] as $number => $choice) {
+                if ($choice->pile === $chosen->pile && $choice->turn->turn === $chosen->turn->turn) {
+                    $own[$variable] = $number;
+                }
+            }
+        }
+
+        return array_values($own);
+    }
+
     private function admit(int $number, TopCopy $copy): void
     {
         $design = $copy->place->wholeDesign();
@@ -192,7 +239,10 @@ final class TopVariables
         }
         $this->choicesOf[$number] = $this->choicesFor($copy, $piles);
         if (count($this->choicesOf[$number]) > 1) {
-            $this->choices[$number] = $this->variable($this->choicesOf[$number]);
+            $name = implode(' ', array_map(static fn (TopChoice $choice): string => $choice->pile.':'.$choice->turn->turn->value, $this->choicesOf[$number]));
+            $this->choices[$number] = $this->inPattern
+                ? $this->ofPattern[$copy->standing().' '.$name] ??= $this->variable($this->choicesOf[$number])
+                : $this->variable($this->choicesOf[$number]);
         }
         foreach ($this->choicesOf[$number] as $choice => $of) {
             foreach ($of->turn->seams as $inDesign => $seam) {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Top\Internal;
 
 use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Top\Design;
 use KeenSeam\Core\Top\PartRole;
 use KeenSeam\Core\Top\TopPlace;
 
@@ -25,4 +27,14 @@ final readonly class FrameCell
         public TopPlace|Fabric $holds,
         public int $columnSpan = 1,
     ) {}
+
+    public function holding(): Design|Fabric
+    {
+        return $this->holds instanceof Fabric ? $this->holds : $this->holds->holds;
+    }
+
+    public function placement(): Placement
+    {
+        return $this->holds instanceof TopPlace ? $this->holds->placement : new Placement();
+    }
 }

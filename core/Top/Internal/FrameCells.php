@@ -81,7 +81,7 @@ final class FrameCells
             $lines[] = [null, $at, $at->plus($this->sash)];
         }
 
-        return $lines;
+        return $lines === [] ? throw new \LogicException('A top has rows and columns.') : $lines;
     }
 
     /** @param array{Fraction, Fraction, Fraction, Fraction} $box */

@@ -23,7 +23,6 @@ use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Top\Design;
 use KeenSeam\Core\Top\Laying;
-use KeenSeam\Core\Top\PartRole;
 use KeenSeam\Core\Top\Setting;
 use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Top\TopFace;
@@ -44,7 +43,7 @@ final class TopFaceBuilder
 
     private readonly Edge $edge;
 
-    private readonly Lattice $lattice;
+    private Lattice $lattice;
 
     /** @var list<Patch> */
     private array $patches = [];
@@ -105,14 +104,14 @@ final class TopFaceBuilder
     private function outlines(FrameCell $cell): iterable
     {
         [$left, $top, $right, $bottom] = $cell->box;
-        $holds = $cell->holds instanceof TopPlace ? $cell->holds->holds : $cell->holds;
+        $holds = $cell->holding();
         if ($holds instanceof Fabric) {
             yield [0, $holds, [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]]];
 
             return;
         }
         $face = $this->designs[$holds->key];
-        $move = Laying::of($face, $cell->holds instanceof TopPlace ? $cell->holds->placement : new Placement(), 1);
+        $move = Laying::of($face, $cell->placement(), 1);
         foreach ($face->patches as $patch) {
             yield [$patch->id, $patch->fabric, array_map(static function (Point $point) use ($move, $face, $left, $top): array {
                 $point = $move($point);
@@ -148,11 +147,11 @@ final class TopFaceBuilder
         $parts = $units = [];
         foreach ($this->cells as [$cell, $isCut, $pieces]) {
             $place = $cell->holds instanceof TopPlace ? $cell->holds : null;
-            $laid = $isCut ? $this->pieces($cell, $pieces) : [$this->whole($cell)];
+            $laid = $isCut && $pieces !== [] ? $this->pieces($cell, $pieces) : [$this->whole($cell)];
             $parts[] = new TopPart($cell->role, $cell->row, $cell->column, $place, $laid, $isCut && $place?->holds instanceof Design ? array_column($pieces, 0) : null, $cell->columnSpan);
             array_push($units, ...$laid);
         }
-        if ($parts === [] || $this->patches === [] || $units === []) {
+        if ($parts === [] || $this->patches === []) {
             throw new \LogicException('A top has at least two places.');
         }
         $outline = $this->outline();
@@ -165,7 +164,7 @@ final class TopFaceBuilder
     }
 
     /**
-     * @param list<array{int, Fabric, list<array{Fraction, Fraction}>}> $pieces
+     * @param non-empty-list<array{int, Fabric, list<array{Fraction, Fraction}>}> $pieces
      *
      * @return non-empty-list<PlacedUnit> each patch that the edge leaves by itself
      */
@@ -176,22 +175,22 @@ final class TopFaceBuilder
             $piece[2],
         ))), $pieces);
 
-        return $units === [] ? throw new \LogicException('The edge left something.') : $units;
+        return $units;
     }
 
     private function whole(FrameCell $cell): PlacedUnit
     {
         [$left, $top] = [$cell->box[0]->minus($this->left), $cell->box[1]->minus($this->above)];
         $origin = $this->lattice->point($left, $top);
-        $holds = $cell->holds instanceof TopPlace ? $cell->holds->holds : $cell->holds;
-        if ($holds instanceof Fabric || ! $cell->holds instanceof TopPlace) {
+        $holds = $cell->holding();
+        if ($holds instanceof Fabric) {
             [$right, $bottom] = [$cell->box[2]->minus($this->left), $cell->box[3]->minus($this->above)];
             $far = $this->lattice->point($right, $bottom);
 
-            return $this->plain($cell, $holds instanceof Fabric ? $holds : throw new \LogicException('A design lies in a place.'), ConvexPolygon::of([$origin, new Point($far->x, $origin->y), $far, new Point($origin->x, $far->y)]));
+            return $this->plain($cell, $holds, ConvexPolygon::of([$origin, new Point($far->x, $origin->y), $far, new Point($origin->x, $far->y)]));
         }
         $face = $this->designs[$holds->key];
-        $placement = $cell->holds->placement;
+        $placement = $cell->placement();
         $lay = Laying::of($face, $placement, intdiv($this->lattice->steps, $face->lattice->steps));
         $label = count($this->top->designs) > 1 ? $holds->key : null;
 

@@ -5,7 +5,7 @@ import { compile } from 'json-schema-to-typescript'
 
 const here = new URL('./generated/', import.meta.url)
 
-for (const name of ['block', 'plan', 'look', 'cut', 'joins', 'steps', 'log', 'screens']) {
+for (const name of ['block', 'top', 'plan', 'look', 'cut', 'joins', 'steps', 'log', 'screens']) {
   const schema = JSON.parse(readFileSync(new URL(`../../../schema/${name}.schema.json`, import.meta.url), 'utf8'))
   delete schema.$id // would be fetched
   withoutConditions(schema)
@@ -15,6 +15,7 @@ for (const name of ['block', 'plan', 'look', 'cut', 'joins', 'steps', 'log', 'sc
     unreachableDefinitions: isOfScreens,
     bannerComment: `// Generated from schema/${name}.schema.json by \`npm run types\`. Do not edit.`,
     additionalProperties: false,
+    $refOptions: { resolve: { own: { order: 1, canRead: /^keen-seam:/, read: ({ url }) => ownSchema(url) } } },
     style: { semi: false, singleQuote: true },
   })
   const types = isOfScreens ? withoutNoise(written) : written
@@ -27,6 +28,14 @@ for (const name of ['block', 'plan', 'look', 'cut', 'joins', 'steps', 'log', 'sc
   } else {
     writeFileSync(file, types)
   }
+}
+
+/** A schema of ours that another one names: "keen-seam:block". */
+function ownSchema(url) {
+  const schema = JSON.parse(readFileSync(new URL(`../../../schema/${url.replace(/^keen-seam:|#.*$/g, '')}.schema.json`, import.meta.url), 'utf8'))
+  delete schema.$id
+  withoutConditions(schema)
+  return schema
 }
 
 /** Conditions and length limits narrow values, not shapes; the compiler would turn them into unreadable unions. */

@@ -24,8 +24,8 @@ export interface LookFile {
   signatures: SignatureEntry[]
 }
 export interface OddEntry {
-  row: number
-  column: number
+  row: number | string
+  column: number | string
   mend: PlacementEntry | null
 }
 export interface PlacementEntry {
@@ -39,12 +39,12 @@ export interface HandEntry {
   right: number
 }
 export interface ImpostorEntry {
-  row: number
-  column: number
+  row: number | string
+  column: number | string
   placements: PlacementEntry[]
 }
 export interface SignatureEntry {
-  row: number
-  column: number
+  row: number | string
+  column: number | string
   text: string
 }

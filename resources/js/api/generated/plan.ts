@@ -22,6 +22,27 @@ export interface PlanFile {
   totals: PlanTotals
   proved: boolean
   /**
+   * Of tops only: on point the hanging top is the frame turned 45 degrees clockwise.
+   */
+  frame?: 'upright' | 'on-point'
+  /**
+   * Of tops only: width and height as it hangs, without borders, with six decimals.
+   */
+  finished?: {
+    width: string
+    height: string
+  }
+  /**
+   * Of tops only: what lies in each place, as the plan turns it.
+   */
+  places?: PlanPlace[]
+  /**
+   * Of tops only: in how many piles each block is pressed.
+   */
+  piles?: {
+    [k: string]: number
+  }
+  /**
    * Only when not proved: how far at most the plan is from the best one, in the first figure in which they may differ.
    */
   gap?: {
@@ -70,4 +91,17 @@ export interface PlanTotals {
   shadow: string
   folded: number
   furls: number
+}
+export interface PlanPlace {
+  row: number | string
+  column: number | string
+  block?: string
+  fabric?: string
+  turn?: 0 | 90 | 180 | 270
+  mirrored?: boolean
+  /**
+   * From 1, among the piles of the block.
+   */
+  pile?: number
+  patches: Ids
 }
