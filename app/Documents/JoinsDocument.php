@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use KeenSeam\Core\Block\FaceKind;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\JoinEnd;
@@ -61,9 +62,13 @@ final class JoinsDocument
     {
         $block = $plan->construction->face->block;
         $two = $block->seamAllowance->times(2);
+        // On point the size holds the root of two and has no exact text.
+        $unfinished = $plan->construction->face->kind === FaceKind::TopOnPoint
+            ? array_map(Amount::text(...), $drift->meant)
+            : [$block->finishedWidth->plus($two)->toText($block->unit), $block->finishedHeight->plus($two)->toText($block->unit)];
 
         return [
-            'unfinished' => [$block->finishedWidth->plus($two)->toText($block->unit), $block->finishedHeight->plus($two)->toText($block->unit)],
+            'unfinished' => $unfinished,
             'expected' => array_map(Amount::text(...), $drift->expected),
         ];
     }

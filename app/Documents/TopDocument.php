@@ -46,7 +46,7 @@ final class TopDocument
         foreach ($sewn->top->parts as $number => $part) {
             $place = $part->place;
             if ($place !== null) {
-                $places[] = [
+                $places[$place->rowDoubled * 1000 + $place->columnDoubled] = [
                     'row' => TopPlace::number($place->rowDoubled, $setting),
                     'column' => TopPlace::number($place->columnDoubled, $setting),
                     ...self::held($place, $part, $pileOf[$number] ?? null),
@@ -55,7 +55,9 @@ final class TopDocument
             }
         }
 
-        return $places;
+        ksort($places); // row by row as it hangs
+
+        return array_values($places);
     }
 
     /** @return array<string, mixed> */

@@ -22,9 +22,9 @@ final class TopLookDocument
     public static function of(TopConstruction $placed): array
     {
         $top = $placed->top->top;
-        // Sashes lie the same way round whatever the blocks do; without them the places are what repeats.
+        // Sashes and sides lie the same way round whatever the blocks do; without them the places are what repeats.
         $bare = $top->sashes === null ? $placed->top : TopFace::of($top->withoutSashes());
-        $found = OddOnesOut::of($bare->face, $top->setting === Setting::OnPoint);
+        $found = OddOnesOut::of($bare->placesOnly(), $top->setting === Setting::OnPoint);
         $signatures = [];
         foreach ($placed->top->parts as $part) {
             if ($part->place !== null && $part->origins === null) {
@@ -36,7 +36,7 @@ final class TopLookDocument
             'format' => LookDocument::FORMAT,
             'version' => LookDocument::VERSION,
             'symmetry' => $found->symmetry->value,
-            'odd' => array_values(array_map(static fn (OddCell $odd): array => [...self::where($bare, $odd->cell), 'mend' => LookDocument::placement($odd->mend)], $found->odd)),
+            'odd' => array_map(static fn (OddCell $odd): array => [...self::where($bare, $odd->cell), 'mend' => LookDocument::placement($odd->mend)], $found->odd),
             'hands' => array_map(static fn (HandCount $hands): array => [
                 'class' => $hands->label,
                 'unit' => $hands->kind,

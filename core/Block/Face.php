@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Block;
 use KeenSeam\Core\Block\Internal\FaceBuilder;
 use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Lattice;
+use KeenSeam\Core\Geometry\Point;
 
 /** The block's face at finished size: every patch and unit where it lies, on one exact lattice. */
 final readonly class Face
@@ -23,6 +24,7 @@ final readonly class Face
         public Lattice $lattice,
         public array $patches,
         public PlacedUnit $whole,
+        public FaceKind $kind = FaceKind::Block,
     ) {}
 
     /** @throws \KeenSeam\Core\KeenSeamProblem when the sizes have no common step */
@@ -34,5 +36,26 @@ final readonly class Face
     public function outline(): ConvexPolygon
     {
         return $this->whole->outline;
+    }
+
+    /**
+     * The directions in which what hangs is measured, across and down, and how long each is told in steps of the lattice: on
+     * point they run at 45 degrees to the frame.
+     *
+     * @return array{array{int, int, float}, array{int, int, float}}
+     */
+    public function measuredAlong(): array
+    {
+        return $this->kind === FaceKind::TopOnPoint ? [[1, -1, M_SQRT2], [1, 1, M_SQRT2]] : [[1, 0, 1.0], [0, 1, 1.0]];
+    }
+
+    /** @return array{float, float} finished width and height of what hangs, in the block's unit */
+    public function finishedSize(): array
+    {
+        return array_map(function (array $along): float {
+            $places = array_map(static fn (Point $corner): int => $along[0] * $corner->x + $along[1] * $corner->y, $this->outline()->points);
+
+            return (max($places) - min($places)) / $along[2] / $this->lattice->steps;
+        }, $this->measuredAlong());
     }
 }

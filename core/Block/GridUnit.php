@@ -8,7 +8,12 @@ final readonly class GridUnit implements Unit
 {
     public const KIND = 'grid';
 
-    public function __construct(public Grid $grid) {}
+    /** @param string $name what it is called, one of them; $plural several */
+    public function __construct(
+        public Grid $grid,
+        private string $name = 'small grid',
+        private string $plural = 'small grids',
+    ) {}
 
     public function kind(): string
     {
@@ -22,16 +27,16 @@ final readonly class GridUnit implements Unit
      */
     public function withUnits(\Closure $unit): self
     {
-        return new self($this->grid->withCells(static fn (Cell $cell): Cell => $cell->holding($unit($cell->unit))));
+        return new self($this->grid->withCells(static fn (Cell $cell): Cell => $cell->holding($unit($cell->unit))), $this->name, $this->plural);
     }
 
     public function name(): string
     {
-        return 'small grid';
+        return $this->name;
     }
 
     public function plural(): string
     {
-        return 'small grids';
+        return $this->plural;
     }
 }

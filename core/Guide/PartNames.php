@@ -128,6 +128,12 @@ final readonly class PartNames
         return isset($this->units[implode(' ', self::box($part->outline()->points))]) && $part->outline()->isUprightRectangle();
     }
 
+    /** What all of it is called: a block, or a top. */
+    public function whole(): string
+    {
+        return $this->construction->face->kind->word();
+    }
+
     /** What one of the parts is called that a strand sews together. */
     public function of(Assembly $part): string
     {
@@ -140,7 +146,7 @@ final readonly class PartNames
         $cells = $this->cells($left, $top, $right, $bottom);
 
         return match (true) {
-            $half === '' && $level === '' => 'the block',
+            $half === '' && $level === '' => 'the '.$this->whole(),
             $half !== null && $level !== null && ! $this->isRow($cells) => $half !== '' && $level !== '' ? "the $level $half quarter" : 'the '.$level.$half.' half',
             $cells !== null => $this->placed($cells, $part),
             default => $this->unplaced($part),

@@ -48,11 +48,11 @@ final readonly class SeamEffect
         $unit = $drift->unit;
         $size = fn (float $side, float $by): string => sprintf('%s %s%s', Amount::rounded($side, $unit), $unit->value, abs($by) < 1e-9 ? '' : sprintf(', %s %s too %s', Amount::rounded(abs($by), $unit), $unit->value, $by > 0 ? 'large' : 'small'));
         $words = abs($off[0] - $off[1]) < 1e-9 && abs($drift->meant[0] - $drift->meant[1]) < 1e-9
-            ? sprintf('The block comes out %s%s.', $size($drift->expected[0], $off[0]), abs($off[0]) < 1e-9 ? ', as it should' : ' both ways')
-            : sprintf('The block comes out %s wide and %s high.', $size($drift->expected[0], $off[0]), $size($drift->expected[1], $off[1]));
+            ? sprintf('The %s comes out %s%s.', $drift->whole, $size($drift->expected[0], $off[0]), abs($off[0]) < 1e-9 ? ', as it should' : ' both ways')
+            : sprintf('The %s comes out %s wide and %s high.', $drift->whole, $size($drift->expected[0], $off[0]), $size($drift->expected[1], $off[1]));
         $isTrimmed = min($off) >= -1e-9 && max($off) > 1e-9 && $tolerance->verdict(max($off)) !== Verdict::Unpick;
 
-        return $words.($isTrimmed ? ' That does no harm: it comes off when the block is squared up.' : '');
+        return $words.($isTrimmed ? ' That does no harm: it comes off when the '.$drift->whole.' is squared up.' : '');
     }
 
     /** "Row 2, of 5 pieces along the seam, comes out 1/8 in shorter than row 1, of 3 pieces." */

@@ -67,7 +67,7 @@ final readonly class SeamName
         if (! $names->areNumbered(1)) {
             [$sewn, $next, $title] = $names->growing($strand, $position);
 
-            return new self($title, $position + 2 === count($strand->parts) ? 'the block' : 'what is sewn so far', $sewn, $next, [$join->id]);
+            return new self($title, $position + 2 === count($strand->parts) ? 'the '.$names->whole() : 'what is sewn so far', $sewn, $next, [$join->id]);
         }
         $name = $names->numbered();
 

@@ -9,6 +9,7 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
+use KeenSeam\Core\Block\FaceKind;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Guide\Internal\PatchIds;
 use KeenSeam\Core\Guide\Internal\StripSteps;
@@ -19,8 +20,10 @@ use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\PieceNotPossible;
 use KeenSeam\Core\Making\Then;
+use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Grain;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Pressing\PressingPlan;
 
@@ -138,7 +141,7 @@ final class WorkSteps
             PatchIds::of($this->construction->face->patches),
             [],
             'Lay out',
-            'Lay the whole block out, face up, and compare it with the picture: every unit, its turn, which fabric lies where.'.($turns === '' ? '' : ' '.$turns).($this->question->blocks > 1 ? ' A block you have not made before is best sewn to its end once, and looked at, before the others.' : ''),
+            'Lay the whole '.$this->construction->face->kind->word().' out, face up, and compare it with the picture: every unit, its turn, which fabric lies where.'.($turns === '' ? '' : ' '.$turns).($this->question->blocks > 1 ? ' A block you have not made before is best sewn to its end once, and looked at, before the others.' : ''),
             $this->question->blocks,
         )];
     }
@@ -169,14 +172,18 @@ final class WorkSteps
     {
         $block = $this->construction->face->block;
         $two = $block->seamAllowance->times(2);
-        $size = [$block->finishedWidth->plus($two)->in($block->unit)->toText(), $block->finishedHeight->plus($two)->in($block->unit)->toText()];
+        $face = $this->construction->face;
+        $whole = $face->kind->word();
+        $size = $face->kind === FaceKind::TopOnPoint
+            ? array_map(static fn (float $side): string => ltrim(Amount::rounded($side + $two->in($block->unit)->toFloat(), $block->unit), Grain::ROUNDED), $face->finishedSize())
+            : [$block->finishedWidth->plus($two)->in($block->unit)->toText(), $block->finishedHeight->plus($two)->in($block->unit)->toText()];
         $patches = PatchIds::of($this->construction->face->patches);
         $half = static fn (Length $side): string => $side->plus($two)->in($block->unit)->times(Fraction::of(1, 2))->toText().' '.$block->unit->value;
         $asked = sprintf('%s x %s %s', $size[0], $size[1], $block->unit->value);
 
         return [
-            new Step(StepKind::SquareUp, [], $patches, [], 'The block', $this->squareUp === SquareUp::Units ? sprintf('Square up the block to %s: straight edges, and not into the allowance of a point.', $asked) : sprintf('Cut the whole block back evenly from its centre to %s: the middle of the ruler on the middle of the block, %s to each side and %s up and down.', $asked, $half($block->finishedWidth), $half($block->finishedHeight)), $this->question->blocks, sets: [$patches], size: $size),
-            new Step(StepKind::Measure, [], $patches, [], 'The block', sprintf('Measure the block: %s from raw edge to raw edge.', $asked), $this->question->blocks, sets: [$patches], size: $size),
+            new Step(StepKind::SquareUp, [], $patches, [], 'The '.$whole, $this->squareUp === SquareUp::Units ? sprintf('Square up the %s to %s: straight edges, and not into the allowance of a point.', $whole, $asked) : sprintf('Cut the whole %1$s back evenly from its centre to %2$s: the middle of the ruler on the middle of the %1$s, %3$s to each side and %4$s up and down.', $whole, $asked, $half($block->finishedWidth), $half($block->finishedHeight)), $this->question->blocks, sets: [$patches], size: $size),
+            new Step(StepKind::Measure, [], $patches, [], 'The '.$whole, sprintf('Measure the %s: %s from raw edge to raw edge.', $whole, $asked), $this->question->blocks, sets: [$patches], size: $size),
         ];
     }
 }

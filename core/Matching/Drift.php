@@ -31,6 +31,12 @@ final class Drift
     /** @var array{float, float} raw width and height of the block as it comes out, in its unit */
     public readonly array $expected;
 
+    /** What the whole is called: "block", or "top". */
+    public readonly string $whole;
+
+    /** @var array{array{int, int, float}, array{int, int, float}} the directions in which the whole is measured */
+    private readonly array $along;
+
     /** @var array{float, float} the same as it is meant to be */
     public readonly array $meant;
 
@@ -74,7 +80,10 @@ final class Drift
         $this->allowance = $face->block->seamAllowance->in($face->block->unit)->toFloat();
         $this->steps = $face->lattice->steps;
         $this->unit = $face->block->unit;
-        $this->meant = [$face->block->finishedWidth->in($this->unit)->toFloat() + 2 * $this->allowance, $face->block->finishedHeight->in($this->unit)->toFloat() + 2 * $this->allowance];
+        $this->whole = $face->kind->word();
+        $this->along = $face->measuredAlong();
+        [$width, $height] = $face->finishedSize();
+        $this->meant = [$width + 2 * $this->allowance, $height + 2 * $this->allowance];
         $this->edges = $edges ?? new RawEdges($plan->construction);
         foreach ($face->patches as $patch) {
             $this->patches[$patch->id] = $patch;
@@ -86,7 +95,7 @@ final class Drift
         $whole = $this->real($only ?? $plan->construction->root, null);
         ksort($this->made);
         $this->sheets = array_values($this->made);
-        $this->expected = $this->sizeOf($whole);
+        $this->expected = $this->sizeOf($whole, $this->along);
     }
 
     /**
@@ -248,32 +257,37 @@ final class Drift
      */
     private function lacking(RealAssembly $real, array $measured): array
     {
-        [$width, $height] = $this->sizeOf($real);
+        [$width, $height] = $this->sizeOf($real, [[1, 0, 1.0], [0, 1, 1.0]]);
 
         return [$measured[0] - $width, $measured[1] - $height];
     }
 
-    /** @return array{float, float} what is left once its sides are cut straight */
-    private function sizeOf(RealAssembly $whole): array
+    /**
+     * @param array{array{int, int, float}, array{int, int, float}} $along the directions across and down, and how long each is told
+     *
+     * @return array{float, float} what is left once its sides are cut straight
+     */
+    private function sizeOf(RealAssembly $whole, array $along): array
     {
         $outline = $whole->assembly->outline();
         $size = [];
-        foreach (['x', 'y'] as $axis => $name) {
-            $values = array_map(static fn (Point $point): int => $name === 'x' ? $point->x : $point->y, $outline->points);
+        foreach ($along as [$x, $y, $length]) {
+            $place = static fn (Point $point): int => $x * $point->x + $y * $point->y;
+            $values = array_map($place, $outline->points);
             [$near, $far] = [min($values), max($values)];
             $shifts = ['near' => [], 'far' => []];
             foreach ($whole->moved as $id => $moved) {
                 foreach ($this->patches[$id]->outline->edges() as [$a, $b]) {
-                    $ends = $name === 'x' ? [$a->x, $b->x] : [$a->y, $b->y];
-                    $shift = RealAssembly::shiftAt($moved, $a->x, $a->y)[$axis];
+                    $ends = [$place($a), $place($b)];
+                    $shift = RealAssembly::shiftAt($moved, $a->x, $a->y);
                     if ($ends === [$near, $near]) {
-                        $shifts['near'][] = $shift;
+                        $shifts['near'][] = ($x * $shift[0] + $y * $shift[1]) / $length;
                     } elseif ($ends === [$far, $far]) {
-                        $shifts['far'][] = $shift;
+                        $shifts['far'][] = ($x * $shift[0] + $y * $shift[1]) / $length;
                     }
                 }
             }
-            $size[] = ($far - $near) / $this->steps + 2 * $this->allowance + min($shifts['far'] ?: [0.0]) - max($shifts['near'] ?: [0.0]);
+            $size[] = ($far - $near) / $length / $this->steps + 2 * $this->allowance + min($shifts['far'] ?: [0.0]) - max($shifts['near'] ?: [0.0]);
         }
 
         return [$size[0], $size[1]];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Top;
 
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Top\Internal\TopFaceBuilder;
 
 /** The face of a top in its frame: every patch and unit where it lies, and what fills every place. */
@@ -28,5 +29,19 @@ final readonly class TopFace
     public static function of(Top $top): self
     {
         return TopFaceBuilder::build($top);
+    }
+
+    /** The face with the places of the setting alone, whole blocks and plain squares, for whoever compares how they lie. */
+    public function placesOnly(): Face
+    {
+        $units = [];
+        foreach ($this->parts as $part) {
+            if ($part->role === PartRole::Block || $part->role === PartRole::PlainSquare) {
+                array_push($units, ...$part->units);
+            }
+        }
+        $whole = $this->face->whole;
+
+        return new Face($this->face->block, $this->face->lattice, $this->face->patches, new PlacedUnit($whole->cell, $whole->placement, $whole->outline, $units === [] ? $whole->parts : $units), $this->face->kind);
     }
 }

@@ -13,11 +13,11 @@ use KeenSeam\Core\Making\ChosenBuilds;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\FilePlan;
-use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Making\PatternCheck;
 use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
+use KeenSeam\Core\Top\Top;
 
 final class SeamCut extends SeamCommand
 {

@@ -9,11 +9,11 @@ use App\Workings\WorkedFile;
 use App\Workings\WorkedTop;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Making\FilePlan;
-use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\TakeUp;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Top\Top;
 
 final class SeamJoins extends SeamCommand
 {

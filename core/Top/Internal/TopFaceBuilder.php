@@ -8,6 +8,7 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\FaceKind;
 use KeenSeam\Core\Block\Grid;
 use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\Patch;
@@ -157,7 +158,7 @@ final class TopFaceBuilder
         $outline = $this->outline();
         $block = $this->frameBlock($units, $outline);
         $whole = new PlacedUnit(new Cell(1, 1, 1, 1, new GridUnit($block->grid)), new Placement(), $outline, $units);
-        $face = new Face($block, $this->lattice, $this->patches, $whole);
+        $face = new Face($block, $this->lattice, $this->patches, $whole, $this->top->setting === Setting::OnPoint ? FaceKind::TopOnPoint : FaceKind::Top);
         SewableSizes::ensure($face);
 
         return new TopFace($this->top, $face, $parts, $this->designs);
@@ -192,7 +193,7 @@ final class TopFaceBuilder
         $face = $this->designs[$holds->key];
         $placement = $cell->placement();
         $lay = Laying::of($face, $placement, intdiv($this->lattice->steps, $face->lattice->steps));
-        $label = count($this->top->designs) > 1 ? $holds->key : null;
+        $name = count($this->top->designs) > 1 ? $holds->key.' block' : 'block';
 
         return $this->copied(
             $face->whole,
@@ -202,7 +203,7 @@ final class TopFaceBuilder
 
                 return new Point($laid->x + $origin->x, $laid->y + $origin->y);
             }, $outline->points)),
-            new Cell($cell->row, $cell->column, 1, 1, $face->whole->cell->unit, $placement, $label),
+            new Cell($cell->row, $cell->column, 1, 1, new GridUnit($holds->block->grid, $name, $name.'s'), $placement),
         );
     }
 
