@@ -75,9 +75,9 @@ final readonly class TopPlanner
         foreach ($sewn->copies as $number => $copy) {
             $choice = $variables->chosenFor($number, $optimum->values);
             $piles[] = $choice->pile;
-            $inDesign = $variables->ofDesign($copy->made)->pressing(array_slice($optimum->values, $variables->before($copy->made, $choice->pile)));
+            $inDesign = $variables->pressedInDesign($number, $optimum->values);
             foreach ($copy->turns[0]->seams as $join => $seam) {
-                $along = $inDesign->directions[$join];
+                $along = $inDesign[$join];
                 $directions[$seam['join']] = $seam['reversed'] ? array_reverse($along) : $along;
             }
             array_push($turned, ...$this->turnedUnits($sewn, $number, $variables->ofDesign($copy->made)->turnedUnits(array_slice($optimum->values, $variables->before($copy->made, $choice->pile)))));

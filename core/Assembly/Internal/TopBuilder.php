@@ -12,6 +12,7 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Assembly\SelfTurn;
+use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Assembly\TopTurn;
@@ -22,7 +23,9 @@ use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\SewingOrder;
 use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Geometry\Segment;
 use KeenSeam\Core\Top\Design;
 use KeenSeam\Core\Top\Laying;
 use KeenSeam\Core\Top\Setting;
@@ -82,7 +85,11 @@ final class TopBuilder
             $sewings[] = count($numbers) === 1 ? $base : $this->cutBlock($part, $base);
         }
         $order = self::filled($this->bands(), $sewings);
-        $root = $this->sewing->sewWhole($order, $items);
+        try {
+            $root = $this->sewing->sewWhole($order, $items);
+        } catch (SetInSeamNeeded) {
+            throw OrderNotPossible::runsInRows(); // rows always can be sewn: the top is laid out in them
+        }
         $construction = new Construction($this->top->face, $this->order, $root, $this->sewing->joins, $this->classes(), $this->sewing->strands);
         $copies = array_map($this->withTurns(...), $this->copies);
 
@@ -232,7 +239,7 @@ final class TopBuilder
     }
 
     /** The seam of a member's join as it lies in the design. */
-    private static function seamOf(Construction $design, ?int $class, int $member, int $number, Join $ofFirst): \KeenSeam\Core\Geometry\Segment
+    private static function seamOf(Construction $design, ?int $class, int $member, int $number, Join $ofFirst): Segment
     {
         foreach ($class === null ? [] : $design->joins as $join) {
             if ($join->tie !== null && $join->tie->unitClass === $class && $join->tie->member === $member && $join->tie->join === $number) {
@@ -361,7 +368,7 @@ final class TopBuilder
         $away = new Point(-$origin->x, -$origin->y);
         $patches = [];
         foreach ($face->patches as $patch) {
-            $outline = \KeenSeam\Core\Geometry\ConvexPolygon::of(array_map(static fn (Point $point): Point => $lay($point)->minus($away), $patch->outline->points));
+            $outline = ConvexPolygon::of(array_map(static fn (Point $point): Point => $lay($point)->minus($away), $patch->outline->points));
             $there = $byShape[$patch->fabric->key.' '.$outline->key()] ?? null;
             if ($there === null) {
                 return null;

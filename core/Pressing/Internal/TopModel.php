@@ -79,10 +79,16 @@ final class TopModel
      */
     public function solve(\Closure $timeIsUp, Optimum|\Closure|null $known = null, ?\Closure $onBetter = null): Optimum
     {
-        $domains = array_map(count(...), $this->variables->values);
+        $domains = $this->domains();
         $unit = $this->question->style->school()->figures()[0] === Figure::Mismatch ? Weight::SECOND : null;
 
         return Search::best($domains, $this->factors(), $timeIsUp, $unit, $known, $onBetter);
+    }
+
+    /** @return list<int> number of values of each variable */
+    public function domains(): array
+    {
+        return array_map(count(...), $this->variables->values);
     }
 
     /** @return list<Factor> */

@@ -185,6 +185,24 @@ final class TopVariables
         return $this->designs[$made];
     }
 
+    /**
+     * How the seams of a copy are pressed, as its design has them.
+     *
+     * @param list<int> $values of all variables
+     *
+     * @return list<non-empty-list<PressDirection>> by join of the design, one a segment
+     */
+    public function pressedInDesign(int $copy, array $values): array
+    {
+        $made = $this->top->copies[$copy]->made;
+        $before = $this->before[$made][$this->chosenFor($copy, $values)->pile];
+
+        return array_map(fn (Join $join): array => array_map(
+            fn (int $segment): PressDirection => $this->designs[$made]->source($join->id, $segment)->after($before)->direction($this->seamValues(), $values),
+            range(0, max(1, $join->segmentCount()) - 1),
+        ), $this->top->copies[$copy]->design->joins);
+    }
+
     /** How many variables come before those of a pile. */
     public function before(string $made, int $pile): int
     {

@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pressing;
+
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\OrderNotPossible;
+use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\LockNotPossible;
+use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\Pressing;
+use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\TopPlan;
+use KeenSeam\Core\Pressing\TopPlanner;
+use KeenSeam\Core\Top\Setting;
+use KeenSeam\Core\Top\Top;
+use KeenSeam\Core\Top\TopFace;
+use KeenSeam\Core\Top\TopFile;
+use KeenSeam\Core\Top\TopPlace;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Tops;
+
+final class TopPlannerTest extends TestCase
+{
+    private const FOUR_PATCH = ['pA', 'pB', '/', 'pB', 'pA'];
+
+    private const NINE_PATCH = ['pA', 'pB', 'pA', '/', 'pB', 'pA', 'pB', '/', 'pA', 'pB', 'pA'];
+
+    /** @return iterable<string, array{list<string>, list<list<int>>}> block, and ways to turn four of it in which its face stays the same */
+    public static function tiny(): iterable
+    {
+        $ways = [];
+        for ($way = 0; $way < 8; ++$way) {
+            $ways[] = [0, 180 * ($way & 1), 180 * ($way >> 1 & 1), 180 * ($way >> 2)];
+        }
+        yield 'four-patch, every way' => [self::FOUR_PATCH, $ways];
+        // Of the 64 ways of pinwheels (all were tried once) the one that is best, and some that are near it.
+        yield 'pinwheel' => [Tops::PINWHEEL, [[0, 0, 0, 0], [0, 90, 180, 0], [0, 90, 90, 0], [0, 90, 270, 180], [0, 180, 180, 0], [0, 270, 90, 180], [90, 0, 0, 90], [0, 90, 180, 270]]];
+    }
+
+    /**
+     * Every way to lay four blocks and every way to press them and the seams between, priced one by one.
+     *
+     * @param list<string>    $block
+     * @param list<list<int>> $ways
+     */
+    #[DataProvider('tiny')]
+    public function test_on_tiny_tops_no_turn_and_no_pressing_is_better(array $block, array $ways): void
+    {
+        $best = self::planned(Tops::file([], $block));
+        self::assertTrue($best->plan->proved);
+        $least = null;
+        foreach (self::layings($ways) as $file) {
+            foreach (self::pressings($top = Tops::sewn($file + Tops::file([], $block))) as $pressing) {
+                $cost = (new PressingPlanner($top->construction))->price($pressing, new PressQuestion(PressStyle::Nest))->cost;
+                $least = $least === null || $cost->compareTo($least, PressStyle::Nest) < 0 ? $cost : $least;
+            }
+        }
+        self::assertNotNull($least);
+        self::assertSame($least->figures(PressStyle::Nest), $best->plan->cost->figures(PressStyle::Nest));
+    }
+
+    /** What the search finds over all turns is the best that it finds with any turns held. */
+    public function test_free_turns_are_as_good_as_the_best_held_ones(): void
+    {
+        foreach ([Tops::PINWHEEL, self::NINE_PATCH] as $block) {
+            $best = self::planned(Tops::file(['rows' => 1, 'columns' => 3], $block));
+            $least = null;
+            for ($turns = 0; $turns < 64; ++$turns) {
+                $places = [];
+                for ($column = 1; $column <= 3; ++$column) {
+                    $places[] = ['row' => 1, 'column' => $column, 'block' => 'one', 'turn' => 90 * intdiv($turns, 4 ** ($column - 1)) % 360];
+                }
+                $cost = self::planned(Tops::file(['rows' => 1, 'columns' => 3, 'turns' => 'fixed', 'places' => $places], $block))->plan->cost;
+                $least = $least === null || $cost->compareTo($least, PressStyle::Nest) < 0 ? $cost : $least;
+            }
+            self::assertSame($least->figures(PressStyle::Nest), $best->plan->cost->figures(PressStyle::Nest));
+        }
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        for ($seed = 0; $seed < 16; ++$seed) {
+            yield "top $seed" => [$seed];
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function test_the_bound_is_what_the_plan_costs_and_cloth_is_conserved(int $seed): void
+    {
+        $style = [PressStyle::Nest, PressStyle::NestFurl, PressStyle::Open, PressStyle::Dark][$seed % 4];
+        $plan = self::planned(Tops::generated($seed), $style)->plan;
+
+        self::assertTrue($plan->proved);
+        self::assertNotNull($plan->bound);
+        $figures = [$plan->bound->figures($style), $plan->cost->figures($style)];
+        self::assertEqualsWithDelta($figures[0]['shadow'], $figures[1]['shadow'], 1e6, 'shadow is weighed in millionths');
+        unset($figures[0]['shadow'], $figures[1]['shadow']);
+        self::assertSame($figures[0], $figures[1]);
+        foreach ($plan->junctions as $number => $junction) {
+            self::assertEqualsWithDelta(count($junction->patchIds), array_sum($plan->plies[$number]) / count($plan->plies[$number]), 2 / 64 + 1e-9);
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function test_a_top_that_is_half_turned_or_mirrored_costs_the_same(int $seed): void
+    {
+        $top = TopFile::read(Tops::generated($seed));
+        $moved = static fn (Placement $move, \Closure $place): Top => $top->withPlaces(array_map(static function (TopPlace $one) use ($move, $place): TopPlace {
+            [$row, $column] = $place($one->rowDoubled, $one->columnDoubled);
+
+            return new TopPlace($row, $column, $one->holds, $move->around($one->placement));
+        }, $top->places));
+        [$rows, $columns] = [2 * $top->rows + 2, 2 * $top->columns + 2];
+        $turned = $moved(new Placement(Turn::Half), static fn (int $row, int $column): array => [$rows - $row, $columns - $column]);
+        // What hangs on point is mirrored by swapping across and down in the frame; its rows are columns then.
+        $isOnPoint = $top->setting === Setting::OnPoint;
+        $mirrored = $moved(new Placement($isOnPoint ? Turn::ThreeQuarters : Turn::None, true), static fn (int $row, int $column): array => [$row, $columns - $column]);
+        $cost = static fn (Top $top, Order $order): array => (new TopPlanner(TopConstruction::of(TopFace::of($top), $order), $order))->best(new PressQuestion(PressStyle::Nest))->plan->cost->figures(PressStyle::Nest);
+
+        self::assertEqualsWithDelta($cost($top, Order::Rows), $cost($turned, Order::Rows), 2000.0, 'shadow is weighed in millionths');
+        // What lies along the rows of the frame lies along them in the mirror image too.
+        $runsInRows = $isOnPoint && ($top->sides?->float->isPositive() === true || ($top->sashes !== null && $top->sashes->cornerstone === null));
+        if (! $runsInRows) {
+            self::assertEqualsWithDelta($cost($top, Order::Rows), $cost($mirrored, $isOnPoint ? Order::Columns : Order::Rows), 2000.0);
+        }
+    }
+
+    public function test_larger_triangles_run_along_the_rows(): void
+    {
+        $this->expectExceptionMessage('The larger triangles at the sides, or the sashes without cornerstones, run along the rows of this top. Sew it by rows.');
+        $this->expectException(OrderNotPossible::class);
+        Tops::sewn(Tops::file(['setting' => 'on-point', 'sides' => ['fabric' => 'C', 'float' => '1']], Tops::PINWHEEL), Order::Columns);
+    }
+
+    public function test_copies_of_a_pile_are_pressed_alike_and_piles_apart(): void
+    {
+        $plan = self::planned(Tops::file(['columns' => 3, 'turns' => 'fixed', 'piles' => ['one' => 2]], self::FOUR_PATCH));
+        $pressed = [];
+        foreach ($plan->sewn->copies as $number => $copy) {
+            $directions = array_map(static fn (int $join): string => implode(',', array_column($plan->plan->pressing->directions[$join], 'value')), $copy->joins);
+            $pressed[$plan->piles[$number]][] = implode(' ', $directions);
+        }
+
+        self::assertSame([0, 1], array_keys($pressed));
+        self::assertSame([1, 1], array_map(static fn (array $ways): int => count(array_unique($ways)), $pressed));
+        self::assertNotSame($pressed[0][0], $pressed[1][0]);
+        self::assertLessThan(
+            array_values(self::planned(Tops::file(['columns' => 3, 'turns' => 'fixed'], self::FOUR_PATCH))->plan->cost->figures(PressStyle::Nest)),
+            array_values($plan->plan->cost->figures(PressStyle::Nest)),
+        );
+    }
+
+    public function test_a_seam_that_is_held_holds_its_block_too(): void
+    {
+        $file = Tops::file([], Tops::PINWHEEL);
+        $top = Tops::sewn($file);
+        $copy = $top->copies[3];
+        $free = self::planned($file);
+        $held = $copy->joins[count($copy->joins) - 1];
+        $wanted = $free->plan->pressing->directions[$held][0]->swapped();
+        $plan = (new TopPlanner($top, Order::Rows))->best(new PressQuestion(PressStyle::Nest, [new Lock($held, $wanted)]));
+
+        self::assertSame($wanted, $plan->plan->pressing->directions[$held][0]);
+        self::assertSame($copy->place->place?->placement->turn, $plan->sewn->copies[3]->place->place?->placement->turn);
+
+        $this->expectException(LockNotPossible::class);
+        $other = $top->copies[0]->joins[0];
+        (new TopPlanner($top, Order::Rows))->best(new PressQuestion(PressStyle::Nest, [new Lock($copy->joins[0], PressDirection::Left), new Lock($other, PressDirection::Right)]));
+    }
+
+    public function test_a_top_of_quarter_turned_blocks_nests_throughout_where_alike_it_does_not(): void
+    {
+        $file = Tops::file(['rows' => 5, 'columns' => 5], Tops::PINWHEEL);
+        $free = self::planned($file)->plan;
+
+        self::assertGreaterThan(0, self::planned(['turns' => 'fixed'] + $file)->plan->cost->mismatch);
+        self::assertSame(0, $free->cost->mismatch);
+        self::assertTrue($free->proved);
+    }
+
+    /** @param array<string, mixed> $file */
+    private static function planned(array $file, PressStyle $style = PressStyle::Nest): TopPlan
+    {
+        return (new TopPlanner(Tops::sewn($file), Order::Rows))->best(new PressQuestion($style));
+    }
+
+    /**
+     * @param list<list<int>> $ways
+     *
+     * @return iterable<array<string, mixed>>
+     */
+    private static function layings(array $ways): iterable
+    {
+        foreach ($ways as $turns) {
+            yield ['turns' => 'fixed', 'places' => array_map(static fn (int $place, int $turn): array => ['row' => intdiv($place, 2) + 1, 'column' => $place % 2 + 1, 'block' => 'one', 'turn' => $turn], array_keys($turns), $turns)];
+        }
+    }
+
+    /** @return iterable<Pressing> every one in which the four blocks are pressed alike */
+    private static function pressings(TopConstruction $top): iterable
+    {
+        $free = array_values(array_filter($top->construction->joins, static fn (Join $join): bool => $join->tie === null));
+        $copy = $top->copies[0];
+        $inDesign = []; // which of the design's joins are pressed as one
+        foreach ($copy->design->joins as $join) {
+            $inDesign[$join->id] = $join->tie === null ? 'free '.$join->id : 'tied '.$join->tie->unitClass.' '.$join->tie->join;
+        }
+        $groups = [...array_values(array_unique($inDesign)), ...array_map(static fn (Join $join): string => 'seam '.$join->id, $free)];
+        for ($case = 0; $case < 2 ** count($groups); ++$case) {
+            $of = [];
+            foreach ($groups as $i => $group) {
+                $of[$group] = ($case >> $i) & 1 ? PressDirection::Left : PressDirection::Right;
+            }
+            $directions = [];
+            foreach ($top->copies as $one) {
+                foreach ($one->joins as $design => $join) {
+                    $directions[$join] = $of[$inDesign[$design]];
+                }
+            }
+            foreach ($free as $join) {
+                $directions[$join->id] = $of['seam '.$join->id];
+            }
+            ksort($directions);
+            yield Pressing::wholeJoins($top->construction, array_values($directions));
+        }
+    }
+}
