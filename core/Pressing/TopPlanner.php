@@ -10,10 +10,13 @@ use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Pressing\Internal\JunctionTables;
 use KeenSeam\Core\Pressing\Internal\Optimum;
+use KeenSeam\Core\Pressing\Internal\TopFaces;
 use KeenSeam\Core\Pressing\Internal\TopModel;
 use KeenSeam\Core\Pressing\Internal\TopVariables;
 use KeenSeam\Core\Pressing\Internal\Weight;
+use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Top\TopFace;
+use KeenSeam\Core\Top\TurnsAllowed;
 
 /** Finds how a whole top costs least: the pressing of every pile, the pile and turn of every block, and all seams between. */
 final readonly class TopPlanner
@@ -34,6 +37,19 @@ final readonly class TopPlanner
     public function best(PressQuestion $question, ?\Closure $timeIsUp = null): TopPlan
     {
         $timeIsUp ??= static fn (): bool => false;
+
+        return $this->top->top->top->turns === TurnsAllowed::Any ? $this->bestOfAny($question, $timeIsUp) : $this->bestOfFace($question, $timeIsUp);
+    }
+
+    /**
+     * The best plan that leaves the face as it is.
+     *
+     * @param \Closure(): bool $timeIsUp
+     *
+     * @throws LockNotPossible
+     */
+    private function bestOfFace(PressQuestion $question, \Closure $timeIsUp): TopPlan
+    {
         $junctions = Junction::allOn($this->top->construction->face);
         $turns = $this->top->top->top->turns;
         $tables = new JunctionTables($this->top->construction, $question->allowsFurls(), $this->top->others);
@@ -44,6 +60,59 @@ final readonly class TopPlanner
         }
 
         return $this->planOf($model, $optimum, $question);
+    }
+
+    /**
+     * The best of all faces that turned blocks make: of every one where there are few, else of those in which blocks that
+     * stand alike lie alike, and then block by block as long as there is time.
+     *
+     * @param \Closure(): bool $timeIsUp
+     *
+     * @throws LockNotPossible
+     */
+    private function bestOfAny(PressQuestion $question, \Closure $timeIsUp): TopPlan
+    {
+        $faces = new TopFaces($this->top, $question->locks);
+        $best = null;
+        $isProved = $faces->areAll();
+        foreach ($faces->each() as $top) {
+            if ($best !== null && $timeIsUp()) {
+                $isProved = false;
+                break;
+            }
+            $best = self::better($best, $this->planOfFace($top, $question, $timeIsUp), $question->style);
+        }
+        $best ??= $this->planOfFace($this->top->top->top, $question, $timeIsUp);
+        foreach ($faces->areAll() ? [] : array_keys($this->top->copies) as $copy) {
+            foreach ($faces->withOneTurned($best->sewn, $copy) as $top) {
+                if ($timeIsUp()) {
+                    break 2;
+                }
+                $best = self::better($best, $this->planOfFace($top, $question, $timeIsUp), $question->style);
+            }
+        }
+        $plan = $best->plan;
+
+        // No plan costs less than nothing; where not all were tried no more than that is known.
+        return new TopPlan($best->sewn, $plan->found($plan->turnedUnits, $isProved ? $plan->bound : new Cost(), $isProved && $plan->proved), $best->piles);
+    }
+
+    /** @param \Closure(): bool $timeIsUp */
+    private function planOfFace(Top $top, PressQuestion $question, \Closure $timeIsUp): TopPlan
+    {
+        return (new self(TopConstruction::of(TopFace::of($top), $this->order), $this->order))->bestOfFace($question, $timeIsUp);
+    }
+
+    private static function better(?TopPlan $a, TopPlan $b, PressStyle $style): TopPlan
+    {
+        if ($a === null) {
+            return $b;
+        }
+        [$better, $other] = $b->plan->cost->compareTo($a->plan->cost, $style) < 0 ? [$b, $a] : [$a, $b];
+        $plan = $better->plan;
+
+        // Proved are both or neither: the best of two is only as sure as the less sure one.
+        return new TopPlan($better->sewn, $plan->found($plan->turnedUnits, $plan->bound, $plan->proved && $other->plan->proved), $better->piles);
     }
 
     /**

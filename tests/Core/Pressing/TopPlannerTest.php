@@ -160,6 +160,34 @@ final class TopPlannerTest extends TestCase
         );
     }
 
+    public function test_where_the_face_may_change_every_turn_is_tried(): void
+    {
+        $best = self::planned(Tops::file(['turns' => 'any'], self::FOUR_PATCH));
+        $least = null;
+        for ($turns = 0; $turns < 16; ++$turns) {
+            [$layed] = iterator_to_array(self::layings([array_map(static fn (int $place): int => 90 * (($turns >> $place) & 1), [0, 1, 2, 3])]), false);
+            $cost = self::planned(['turns' => 'same-face'] + $layed + Tops::file([], self::FOUR_PATCH))->plan->cost;
+            $least = $least === null || $cost->compareTo($least, PressStyle::Nest) < 0 ? $cost : $least;
+        }
+
+        self::assertTrue($best->plan->proved);
+        self::assertSame($least->figures(PressStyle::Nest), $best->plan->cost->figures(PressStyle::Nest));
+        self::assertLessThan(self::planned(Tops::file([], self::FOUR_PATCH))->plan->cost->shadowSteps, $best->plan->cost->shadowSteps);
+    }
+
+    public function test_where_there_are_too_many_faces_the_distance_is_told(): void
+    {
+        $file = Tops::file(['turns' => 'any', 'rows' => 2, 'columns' => 3], ['pA', 'hAB', '/', 'hBC', 'pC']);
+        $looks = 0;
+        $plan = (new TopPlanner(Tops::sewn($file), Order::Rows))->best(new PressQuestion(PressStyle::Nest), static function () use (&$looks): bool {
+            return ++$looks > 60;
+        })->plan;
+
+        self::assertFalse($plan->proved);
+        self::assertSame(0, $plan->bound?->peakSquared);
+        self::assertLessThanOrEqual(array_values(self::planned(['turns' => 'same-face'] + $file)->plan->cost->figures(PressStyle::Nest)), array_values($plan->cost->figures(PressStyle::Nest)));
+    }
+
     public function test_a_seam_that_is_held_holds_its_block_too(): void
     {
         $file = Tops::file([], Tops::PINWHEEL);
