@@ -16,8 +16,10 @@ final readonly class Face
     public const MOST_PATCHES = 12_000;
 
     /**
-     * @param non-empty-list<Patch> $patches by id
-     * @param PlacedUnit            $whole   the block itself, seen as a grid unit; its parts are the units of the cells
+     * @param non-empty-list<Patch>     $patches by id
+     * @param PlacedUnit                $whole   the block itself, seen as a grid unit; its parts are the units of the cells
+     * @param array<int, ConvexPolygon> $within  outlines along whose edges the straight grain of patches runs, by patch id; that of its
+     *                                           unit where a patch has none
      */
     public function __construct(
         public Block $block,
@@ -25,6 +27,7 @@ final readonly class Face
         public array $patches,
         public PlacedUnit $whole,
         public FaceKind $kind = FaceKind::Block,
+        public array $within = [],
     ) {}
 
     /** @throws \KeenSeam\Core\KeenSeamProblem when the sizes have no common step */

@@ -40,7 +40,7 @@ final class PatchCutter
         $this->edges = new RawEdges($construction);
         $this->steps = $construction->face->lattice->steps;
         $this->noteUnits($construction->face->whole);
-        $this->within = $parts + $this->within;
+        $this->within = $parts + $construction->face->within + $this->within;
     }
 
     /** One piece of cloth for the patch; its `patch` is the same for all patches that are cut alike. */

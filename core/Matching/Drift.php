@@ -233,7 +233,7 @@ final class Drift
 
     private function isBias(int $patch, Join $join): bool
     {
-        $grain = StraightGrain::of($this->patches[$patch], $this->units[$patch]);
+        $grain = StraightGrain::of($this->patches[$patch], $this->plan->construction->face->within[$patch] ?? $this->units[$patch]);
         $direction = $join->seam->direction();
 
         return $grain->cross($direction) !== 0 && $grain->dot($direction) !== 0;

@@ -42,6 +42,6 @@ final readonly class TopFace
         }
         $whole = $this->face->whole;
 
-        return new Face($this->face->block, $this->face->lattice, $this->face->patches, new PlacedUnit($whole->cell, $whole->placement, $whole->outline, $units === [] ? $whole->parts : $units), $this->face->kind);
+        return new Face($this->face->block, $this->face->lattice, $this->face->patches, new PlacedUnit($whole->cell, $whole->placement, $whole->outline, $units === [] ? $whole->parts : $units), $this->face->kind, $this->face->within);
     }
 }

@@ -24,6 +24,7 @@ use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Top\Design;
 use KeenSeam\Core\Top\Laying;
+use KeenSeam\Core\Top\PartRole;
 use KeenSeam\Core\Top\Setting;
 use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Top\TopFace;
@@ -158,7 +159,7 @@ final class TopFaceBuilder
         $outline = $this->outline();
         $block = $this->frameBlock($units, $outline);
         $whole = new PlacedUnit(new Cell(1, 1, 1, 1, new GridUnit($block->grid)), new Placement(), $outline, $units);
-        $face = new Face($block, $this->lattice, $this->patches, $whole, $this->top->setting === Setting::OnPoint ? FaceKind::TopOnPoint : FaceKind::Top);
+        $face = new Face($block, $this->lattice, $this->patches, $whole, $this->top->setting === Setting::OnPoint ? FaceKind::TopOnPoint : FaceKind::Top, $this->grain($parts, $outline));
         SewableSizes::ensure($face);
 
         return new TopFace($this->top, $face, $parts, $this->designs);
@@ -177,6 +178,35 @@ final class TopFaceBuilder
         ))), $pieces);
 
         return $units;
+    }
+
+    /**
+     * Plain sides have their outer edges on the straight grain. What is left of a block is cut as in the whole one, along the
+     * frame, and its long edge is bias.
+     *
+     * @param list<TopPart> $parts
+     *
+     * @return array<int, ConvexPolygon> by patch
+     */
+    private function grain(array $parts, ConvexPolygon $outline): array
+    {
+        $within = [];
+        foreach ($parts as $part) {
+            foreach ($part->role === PartRole::PlainSide || $part->origins !== null ? $part->patchIds() : [] as $id) {
+                $within[$id] = $part->origins === null ? $outline : self::box($this->patches[$id]->outline);
+            }
+        }
+
+        return $within;
+    }
+
+    private static function box(ConvexPolygon $outline): ConvexPolygon
+    {
+        $xs = array_map(static fn (Point $point): int => $point->x, $outline->points);
+        $ys = array_map(static fn (Point $point): int => $point->y, $outline->points);
+        [$left, $top, $right, $bottom] = [min($xs), min($ys), max($xs), max($ys)];
+
+        return ConvexPolygon::of([new Point($left, $top), new Point($right, $top), new Point($right, $bottom), new Point($left, $bottom)]);
     }
 
     private function whole(FrameCell $cell): PlacedUnit
