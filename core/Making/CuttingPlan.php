@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\KnownShape;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\FaceKind;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Making\Internal\LoosePatches;
@@ -15,6 +16,7 @@ use KeenSeam\Core\Making\Internal\Stacks;
 use KeenSeam\Core\Making\Internal\WayChoice;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Top\Top;
 
 /** From a block to the pile of units: how each class is made, what is cut for it, and how much fabric that takes. */
 final readonly class CuttingPlan
@@ -44,8 +46,12 @@ final readonly class CuttingPlan
         public array $plainIn,
     ) {}
 
-    /** @throws CutNotPossible */
-    public static function of(Construction $construction, CutQuestion $question): self
+    /**
+     * @param Top|null $bordered the top whose borders are cut too
+     *
+     * @throws CutNotPossible
+     */
+    public static function of(Construction $construction, CutQuestion $question, ?Top $bordered = null): self
     {
         $block = $construction->face->block;
         if ($question->blocks < 1 || $question->blocks > CutQuestion::MOST_BLOCKS) {
@@ -61,9 +67,10 @@ final readonly class CuttingPlan
         }
         $loose = new LoosePatches($construction, $made, $bench, $question->blocks);
         $stacks->addLoose($loose->cut());
+        $stacks->addStrips($bordered === null ? [] : TopBorders::pieces($bordered));
         $cuts = $stacks->cuts();
 
-        return new self($construction, $bench, $made, $cuts, self::packed($cuts, $block, $question), $loose->strips(), $loose->plain(), $loose->plainIn());
+        return new self($construction, $bench, $made, $cuts, self::packed($cuts, $construction->face, $question), $loose->strips(), $loose->plain(), $loose->plainIn());
     }
 
     /** @return list<array{Cut, Cut}> stacks of one fabric whose sizes are near enough to be mixed up */
@@ -164,13 +171,14 @@ final readonly class CuttingPlan
      *
      * @return array<string, Packing>
      */
-    private static function packed(array $cuts, Block $block, CutQuestion $question): array
+    private static function packed(array $cuts, Face $face, CutQuestion $question): array
     {
+        $block = $face->block;
+        $width = $question->widthFor($block->unit);
         $byFabric = [];
         foreach ($cuts as $cut) {
-            $byFabric[$cut->fabric][] = $cut;
+            $byFabric[$cut->fabric][] = $face->kind === FaceKind::Block ? $cut : self::pieced($cut, $width, $block->seamAllowance->times(2)->in($block->unit));
         }
-        $width = $question->widthFor($block->unit);
 
         return array_map(static function (array $ofFabric) use ($width, $block): Packing {
             foreach ($ofFabric as $cut) {
@@ -181,6 +189,18 @@ final readonly class CuttingPlan
 
             return Packing::of($ofFabric, $width);
         }, $byFabric);
+    }
+
+    /** Sashes and borders that are longer than the fabric is wide are sewn together of strips across all of it. */
+    private static function pieced(Cut $cut, Fraction $width, Fraction $seam): Cut
+    {
+        if ($cut->template !== null || $cut->longerSide()->compareTo($width) <= 0) {
+            return $cut;
+        }
+        $short = $cut->longerSide() === $cut->width ? $cut->height : $cut->width;
+        $strips = (int) ceil($cut->longerSide()->times(Fraction::of($cut->count))->dividedBy($width->minus($seam))->toFloat());
+
+        return new Cut($cut->letter, $cut->fabric, $cut->shape, $width, $short, $strips, $cut->then, $cut->for, $cut->margin, key: $cut->key);
     }
 
     private static function ensureCuttable(Face $face): void

@@ -48,7 +48,7 @@ final class SeamCut extends SeamCommand
     protected function answerTop(Top $top): array
     {
         $placed = (new WorkedTop($top, $this->orderAsked(), $this->pressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP)))->placed();
-        $plan = CuttingPlan::of($placed->construction, $this->questionIn($top->unit));
+        $plan = CuttingPlan::of($placed->construction, $this->questionIn($top->unit), $top);
         $pattern = $this->option('pattern');
 
         return CutDocument::of($plan, null, is_string($pattern) ? PatternCheck::of($plan, $this->textOf($pattern)) : null);

@@ -56,6 +56,14 @@ final class Stacks
         }
     }
 
+    /** @param list<array{Piece, int, string}> $strips with how many there are, and what they are for */
+    public function addStrips(array $strips): void
+    {
+        foreach ($strips as [$piece, $count, $for]) {
+            $this->add($piece, $this->question->blocks * $count, $for, []);
+        }
+    }
+
     /**
      * @return list<Cut>
      *
@@ -71,7 +79,7 @@ final class Stacks
         }
         $cuts = [];
         foreach ($this->entries as $entry) {
-            $margin = $this->question->margins->of($entry['piece'], $entry['for'] === self::PLAIN ? null : $entry['for'], $letters[$entry['key']]);
+            $margin = $this->question->margins->of($entry['piece'], $entry['for'] === self::PLAIN || str_starts_with($entry['for'], 'border ') ? null : $entry['for'], $letters[$entry['key']]);
             $cuts[$entry['key'].' '.$margin->value] ??= ['entry' => $entry, 'margin' => $margin, 'pieces' => 0, 'mirrored' => 0, 'for' => [], 'patches' => []];
             $of = &$cuts[$entry['key'].' '.$margin->value];
             // One stack has one size: the largest that any of its units asks for.

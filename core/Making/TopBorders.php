@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeenSeam\Core\Making;
+
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Surd;
+use KeenSeam\Core\Top\Border;
+use KeenSeam\Core\Top\Setting;
+use KeenSeam\Core\Top\Top;
+
+/**
+ * The strips of a top's borders as they are planned: sides first, then top and bottom, from the inside out. Each is cut to
+ * what the top really measures through its middle when it comes to that.
+ */
+final class TopBorders
+{
+    /**
+     * @return list<array{Piece, int, string}> what is cut, how many of it, and for which border
+     */
+    public static function pieces(Top $top): array
+    {
+        [$width, $height] = self::inside($top);
+        $seams = Surd::of($top->allowance->times(2)->in($top->unit));
+        $pieces = [];
+        foreach ($top->borders as $number => $border) {
+            $for = 'border '.($number + 1);
+            $strip = $border->width->in($top->unit);
+            $across = $seams->plus(Surd::of($strip));
+            $wider = Surd::of($strip->times(Fraction::of(2)));
+            $pieces[] = [self::strip($border, $height->plus($seams), $across), 2, $for];
+            $pieces[] = [self::strip($border, ($border->corners === null ? $width->plus($wider) : $width)->plus($seams), $across), 2, $for];
+            if ($border->corners !== null) {
+                $pieces[] = [new Piece($border->corners->key, CutShape::Square, $across, $across, 1, Then::None, $across->whole), 4, $for];
+            }
+            [$width, $height] = [$width->plus($wider), $height->plus($wider)];
+        }
+
+        return $pieces;
+    }
+
+    /**
+     * Width and height of the top in its borders, as it hangs; with those of them that are sewn already.
+     *
+     * @return array{Surd, Surd} finished
+     */
+    public static function size(Top $top): array
+    {
+        $more = array_reduce($top->borders, static fn (Fraction $sum, Border $border): Fraction => $sum->plus($border->width->in($top->unit)->times(Fraction::of(2))), Fraction::zero());
+
+        [$width, $height] = self::inside($top);
+
+        return [$width->plus(Surd::of($more)), $height->plus(Surd::of($more))];
+    }
+
+    /** @return array{Surd, Surd} */
+    private static function inside(Top $top): array
+    {
+        $pitch = [$top->placeWidth()->plus($top->sashWidth()), $top->placeHeight()->plus($top->sashWidth())];
+        if ($top->setting === Setting::OnPoint) {
+            $float = $top->sides?->float->in($top->unit) ?? Fraction::zero();
+
+            $side = static fn (int $places): Surd => new Surd(Fraction::zero(), $pitch[0]->times(Fraction::of($places))->plus($float));
+
+            return [$side($top->columns), $side($top->rows)];
+        }
+        // One sash more than between the blocks where they run round, one less where they do not.
+        $rest = $top->sashWidth()->times(Fraction::of($top->sashes?->outer === true ? 1 : -1));
+
+        $side = static fn (Fraction $each, int $places): Surd => Surd::of($each->times(Fraction::of($places))->plus($rest));
+
+        return [$side($pitch[0], $top->columns), $side($pitch[1], $top->rows)];
+    }
+
+    private static function strip(Border $border, Surd $length, Surd $across): Piece
+    {
+        return new Piece($border->fabric->key, CutShape::Rectangle, $length, $across, 1, Then::None, $across->whole);
+    }
+}
