@@ -29,6 +29,7 @@ use App\Http\Controllers\SeamChoicesController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\StyleController;
 use App\Http\Controllers\SwatchController;
+use App\Http\Controllers\TopController;
 use App\Http\Controllers\TrayController;
 use App\Http\Controllers\WallController;
 use App\Http\Controllers\WallFiguresController;
@@ -53,6 +54,19 @@ Route::get('starts/pictures', [StartController::class, 'pictures']);
 Route::post('starts', [StartController::class, 'store']);
 Route::delete('tray/{unit}', [TrayController::class, 'destroy'])->whereNumber('unit');
 Route::post('tray/{unit}/restore', [TrayController::class, 'restore'])->whereNumber('unit')->withTrashed();
+Route::get('tops', [TopController::class, 'index']);
+Route::post('tops', [TopController::class, 'store']);
+Route::post('tops/begin', [TopController::class, 'begin']);
+Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void {
+    Route::get('', [TopController::class, 'show']);
+    Route::put('', [TopController::class, 'update']);
+    Route::delete('', [TopController::class, 'destroy']);
+    Route::post('restore', [TopController::class, 'restore'])->withTrashed();
+    Route::post('undo', [TopController::class, 'undo']);
+    Route::put('blocks/{key}', [TopController::class, 'takeBlock']);
+    Route::get('plan', [TopController::class, 'plan']);
+    Route::get('file', [TopController::class, 'file']);
+});
 Route::apiResource('blocks', BlockController::class);
 Route::prefix('blocks/{block}')->group(static function (): void {
     Route::post('restore', RestoreController::class)->withTrashed();

@@ -23,10 +23,10 @@ final readonly class Everything
     /** Rows that belong to a block, by its number. */
     private const OF_BLOCKS = ['block_edits', 'work_events'];
 
-    private const ALONE = ['swatches', 'seam_tests', 'habits', 'own_units'];
+    private const ALONE = ['swatches', 'seam_tests', 'habits', 'own_units', 'shelf_tops'];
 
     /** Tables that files of before do not have. */
-    private const ADDED = ['own_units'];
+    private const ADDED = ['own_units', 'shelf_tops'];
 
     public function __construct(private BlockDoor $door) {}
 
@@ -85,14 +85,40 @@ final readonly class Everything
             }
             foreach (self::ALONE as $table) {
                 foreach ($tables[$table] as $row) {
-                    if (! $this->same($table, $row)) {
-                        DB::table($table)->insertOrIgnore(array_diff_key($row, ['id' => true]));
+                    // The numbers of a top's blocks are others here.
+                    if (! $this->same($table, $table === 'shelf_tops' ? array_intersect_key($row, ['name' => true, 'document' => true, 'deleted_at' => true]) : $row)) {
+                        DB::table($table)->insertOrIgnore(array_diff_key(self::withBlocks($row, $numbers), ['id' => true]));
                     }
                 }
             }
         });
 
         return $told;
+    }
+
+    /**
+     * A top with the numbers that its blocks have here; one that is not here is in the top's own file all the same.
+     *
+     * @param array<string, int|float|string|null> $row
+     * @param array<array-key, int>                $numbers new numbers of blocks by those they had
+     *
+     * @return array<string, int|float|string|null>
+     */
+    private static function withBlocks(array $row, array $numbers): array
+    {
+        $blocks = is_string($row['blocks'] ?? null) ? json_decode($row['blocks'], true) : null;
+        if (! is_array($blocks)) {
+            return $row;
+        }
+        $here = [];
+        foreach ($blocks as $key => $taken) {
+            $number = is_array($taken) && is_int($taken['id'] ?? null) ? $numbers[(string) $taken['id']] ?? null : null;
+            if ($number !== null && is_array($taken)) {
+                $here[$key] = ['id' => $number] + $taken;
+            }
+        }
+
+        return ['blocks' => json_encode((object) $here, JSON_THROW_ON_ERROR)] + $row;
     }
 
     /** @param array<string, int|float|string|null> $row */

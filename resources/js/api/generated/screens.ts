@@ -166,11 +166,133 @@ export type SpreadShown = SpreadDrawn | TooManyJoins
 
 /** What the server tells its own screens, and what they may ask of it. Not an open format: it changes with the screens. "answers" names the shape of each address. */
 export interface Screens {}
+export interface TopPatch {
+  fabric: string
+  points: [number, number][]
+}
+export interface TopPlaceShown {
+  row: string
+  column: string
+  at: [number, number]
+  block: string | null
+  fabric: string | null
+  turn: 0 | 90 | 180 | 270
+  mirrored: boolean
+  /** What the edge leaves of a block; none where it is whole. */
+  pieces: TopPatch[]
+}
+/** In the frame, whose axes run along the blocks' edges; on point what hangs is the frame turned by 45 degrees clockwise. */
+export interface TopPicture {
+  isOnPoint: boolean
+  outline: [number, number][]
+  fabrics: FabricShown[]
+  blocks: {
+    key: string
+    width: number
+    height: number
+    patches: TopPatch[]
+  }[]
+  places: TopPlaceShown[]
+  /** Sashes, cornerstones and plain sides. */
+  pieces: TopPatch[]
+  borders: {
+    width: number
+    fabric: string
+    corners: string | null
+  }[]
+}
 export interface FabricShown {
   key: string
   name: string
   color: string
   value: 'light' | 'medium' | 'dark'
+}
+export interface SashesShown {
+  width: string
+  fabric: string
+  cornerstone: string | null
+  outer: boolean
+}
+export interface SidesShown {
+  fabric: string | null
+  float: string
+}
+export interface BorderShown {
+  width: string
+  fabric: string
+  square: string | null
+}
+export interface TopFields {
+  units: 'in' | 'mm'
+  setting: 'straight' | 'on-point'
+  rows: number
+  columns: number
+  turns: 'fixed' | 'same-face' | 'any'
+  piles: {
+    block: string
+    piles: number
+  }[]
+  sashes: SashesShown | null
+  sides: SidesShown | null
+  borders: BorderShown[]
+}
+export interface TopShown {
+  id: number
+  name: string
+  version: number
+  undo: string | null
+  /** Its blocks that are otherwise on the shelf now. */
+  changed: {
+    key: string
+    name: string
+  }[]
+  picture: TopPicture
+  fields: TopFields
+  sizes: {
+    block: string
+    finished: string[]
+    raw: string[]
+  }
+}
+export interface TopOnShelf {
+  id: number
+  name: string
+  places: number
+  picture: TopPicture
+}
+export interface TopShelf {
+  tops: TopOnShelf[]
+  /** Kept, but this version cannot open them. */
+  unopened: {
+    id: number
+    name: string
+    problem: string
+  }[]
+  takenOff: NamedBlock[]
+}
+export interface NamedBlock {
+  id: number
+  name: string
+}
+export interface TopPlanShown {
+  sentences: string[]
+  proved: boolean
+  crossings: {
+    nested: number
+    stacked: number
+  }
+  /** Items: turned: from how it is placed. */
+  places: {
+    row: string
+    column: string
+    turn: number
+    turned: number
+    pile: number
+  }[]
+}
+export interface TopPlanned {
+  state: 'done' | 'working'
+  plan: TopPlanShown | null
 }
 export interface PatchShown {
   id: number
@@ -208,10 +330,6 @@ export interface ShelfShown {
   }[]
   /** The last one taken off first. */
   takenOff: NamedBlock[]
-}
-export interface NamedBlock {
-  id: number
-  name: string
 }
 /** Names of the blocks in a file of everything: put on the shelf, there already, and not to be opened. */
 export interface BroughtBack {

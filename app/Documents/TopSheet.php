@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Models\ShelfBlock;
+use App\Models\ShelfTop;
+use App\Workings\WorkedTops;
+use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Geometry\Lattice;
+use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Matching\Amount;
+use KeenSeam\Core\Top\Border;
+use KeenSeam\Core\Top\Design;
+use KeenSeam\Core\Top\Setting;
+use KeenSeam\Core\Top\Top;
+use KeenSeam\Core\Top\TopFace;
+use KeenSeam\Core\Top\TopPart;
+use KeenSeam\Core\Top\TopPlace;
+
+/** A top as the screens draw it: each block once, and where its copies lie. */
+final readonly class TopSheet
+{
+    public function __construct(private WorkedTops $tops) {}
+
+    /** @return array<string, mixed> */
+    public function of(ShelfTop $kept): array
+    {
+        $top = $this->tops->top($kept);
+        $changed = [];
+        foreach ($kept->blocks as $key => $taken) {
+            $block = ShelfBlock::query()->whereKey($taken['id'])->first();
+            if ($block !== null && isset($top->designs[$key]) && ShelfTop::sum($block) !== $taken['sum']) {
+                $changed[] = ['key' => (string) $key, 'name' => $block->name];
+            }
+        }
+
+        return [
+            'id' => $kept->id,
+            'name' => $kept->name,
+            'version' => $kept->version,
+            'undo' => $kept->earlier === [] ? null : $kept->earlier[count($kept->earlier) - 1]['words'],
+            'changed' => $changed,
+            'picture' => self::picture(TopFace::of($top)),
+            'fields' => self::fields($top),
+            'sizes' => self::sizes($top),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function picture(TopFace $face): array
+    {
+        $lattice = $face->face->lattice;
+        $top = $face->top;
+
+        return [
+            'isOnPoint' => $top->setting === Setting::OnPoint,
+            'outline' => self::corners($face->face->outline()->points, $lattice),
+            'fabrics' => array_map(static fn (Fabric $fabric): array => ['key' => $fabric->key, 'name' => $fabric->name, 'color' => $fabric->color, 'value' => $fabric->value->value], array_values($top->fabrics)),
+            'blocks' => array_values(array_map(static fn (Design $design): array => [
+                'key' => $design->key,
+                'width' => $design->block->finishedWidth->in($top->unit)->toFloat(),
+                'height' => $design->block->finishedHeight->in($top->unit)->toFloat(),
+                'patches' => array_map(static fn (Patch $patch): array => self::patch($patch, $face->designs[$design->key]->lattice), $face->designs[$design->key]->patches),
+            ], $top->designs)),
+            'places' => array_values(array_filter(array_map(static fn (TopPart $part): ?array => self::place($part, $face), $face->parts))),
+            // What is no place: sashes, cornerstones and plain sides.
+            'pieces' => array_merge(...array_map(static fn (TopPart $part): array => $part->place === null ? array_map(static fn (PlacedUnit $unit): array => self::patch($unit->patches()[0], $lattice), $part->units) : [], $face->parts)),
+            'borders' => array_map(static fn (Border $border): array => ['width' => $border->width->in($top->unit)->toFloat(), 'fabric' => $border->fabric->key, 'corners' => $border->corners?->key], $top->borders),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function place(TopPart $part, TopFace $face): ?array
+    {
+        $place = $part->place;
+        if ($place === null) {
+            return null;
+        }
+        $lattice = $face->face->lattice;
+        $setting = $face->top->setting;
+        $corner = $part->units[0]->outline->corner();
+        $isWhole = $part->origins === null;
+
+        return [
+            'row' => (string) TopPlace::number($place->rowDoubled, $setting),
+            'column' => (string) TopPlace::number($place->columnDoubled, $setting),
+            'at' => FaceDocument::point($corner, $lattice),
+            'block' => $place->holds instanceof Design ? $place->holds->key : null,
+            'fabric' => $place->holds instanceof Fabric ? $place->holds->key : null,
+            'turn' => $place->placement->turn->value,
+            'mirrored' => $place->placement->mirrored,
+            // What the edge leaves of a block is drawn piece by piece.
+            'pieces' => $isWhole ? [] : array_map(static fn (PlacedUnit $unit): array => self::patch($unit->patches()[0], $lattice), $part->units),
+        ];
+    }
+
+    /** @return array{fabric: string, points: list<array{float, float}>} */
+    private static function patch(Patch $patch, Lattice $lattice): array
+    {
+        return ['fabric' => $patch->fabric->key, 'points' => self::corners($patch->outline->points, $lattice)];
+    }
+
+    /**
+     * @param list<Point> $points
+     *
+     * @return list<array{float, float}>
+     */
+    private static function corners(array $points, Lattice $lattice): array
+    {
+        return array_map(static fn (Point $point): array => FaceDocument::point($point, $lattice), $points);
+    }
+
+    /** @return array<string, mixed> what can be changed, as the file has it */
+    private static function fields(Top $top): array
+    {
+        $unit = $top->unit;
+
+        return [
+            'units' => $unit->value,
+            'setting' => $top->setting->value,
+            'rows' => $top->rows,
+            'columns' => $top->columns,
+            'turns' => $top->turns->value,
+            'piles' => array_map(static fn (Design $design): array => ['block' => $design->key, 'piles' => $top->pilesOf($design)], array_values($top->designs)),
+            'sashes' => $top->sashes === null ? null : ['width' => $top->sashes->width->toText($unit), 'fabric' => $top->sashes->fabric->key, 'cornerstone' => $top->sashes->cornerstone?->key, 'outer' => $top->sashes->outer],
+            'sides' => $top->sides === null ? null : ['fabric' => $top->sides->fabric?->key, 'float' => $top->sides->float->toText($unit)],
+            'borders' => array_map(static fn (Border $border): array => ['width' => $border->width->toText($unit), 'fabric' => $border->fabric->key, 'square' => $border->corners?->key], $top->borders),
+        ];
+    }
+
+    /** @return array{block: string, finished: list<string>, raw: list<string>} to the ruler's marks */
+    private static function sizes(Top $top): array
+    {
+        $two = $top->allowance->times(2)->in($top->unit)->toFloat();
+        $borders = 2 * array_sum(array_map(static fn (Border $border): float => $border->width->in($top->unit)->toFloat(), $top->borders));
+        $size = array_map(static fn (float $side): float => $side + $borders, $top->hangingSize());
+        $block = $top->firstDesign()->block;
+
+        return [
+            'block' => $block->finishedWidth->toText($top->unit).($block->finishedWidth->equals($block->finishedHeight) ? '' : ' x '.$block->finishedHeight->toText($top->unit)),
+            'finished' => array_map(static fn (float $side): string => Amount::rounded($side, $top->unit), $size),
+            'raw' => array_map(static fn (float $side): string => Amount::rounded($side + $two, $top->unit), $size),
+        ];
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\BlockFiles\BlockFileReader;
+use App\Documents\TopPlanSheet;
+use App\Documents\TopSheet;
+use App\Http\SeenVersion;
+use App\Models\ShelfBlock;
+use App\Models\ShelfTop;
+use App\Workings\TopChanges;
+use App\Workings\WorkedTops;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Top\TopFace;
+use KeenSeam\Core\Top\TopNotPossible;
+use KeenSeam\Core\Top\TopStart;
+
+/** Tops of the shelf. */
+final readonly class TopController
+{
+    public function __construct(
+        private WorkedTops $tops,
+        private TopSheet $sheet,
+        private BlockFileReader $reader,
+    ) {}
+
+    public function index(): JsonResponse
+    {
+        [$tops, $unopened] = [[], []];
+        foreach (ShelfTop::query()->orderBy('name')->orderBy('id')->get() as $top) {
+            try {
+                $read = $this->tops->top($top);
+                $tops[] = ['id' => $top->id, 'name' => $top->name, 'places' => $read->rows * $read->columns, 'picture' => TopSheet::picture(TopFace::of($read))];
+            } catch (KeenSeamProblem $problem) {
+                $unopened[] = ['id' => $top->id, 'name' => $top->name, 'problem' => $problem->getMessage()];
+            }
+        }
+        $takenOff = ShelfTop::onlyTrashed()->orderByDesc('deleted_at')->orderByDesc('id')->get(['id', 'name']);
+
+        return new JsonResponse(['tops' => $tops, 'unopened' => $unopened, 'takenOff' => $takenOff->map(static fn (ShelfTop $top): array => ['id' => $top->id, 'name' => $top->name])->all()]);
+    }
+
+    /**
+     * A top file brought in.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function store(Request $request): JsonResponse
+    {
+        $top = $this->reader->readTop($request->getContent());
+        TopFace::of($top);
+        $made = ShelfTop::query()->create(['name' => $top->name, 'document' => ShelfTop::textOf($top)]);
+
+        return new JsonResponse($this->sheet->of($made), JsonResponse::HTTP_CREATED);
+    }
+
+    /**
+     * A new top of blocks of the shelf, laid in turn from corner to corner.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function begin(Request $request): JsonResponse
+    {
+        $ids = array_values(array_filter((array) $request->json('blocks'), is_int(...)));
+        $blocks = array_map(static fn (int $id): ShelfBlock => ShelfBlock::query()->whereKey($id)->firstOrFail(), array_unique($ids));
+        if ($blocks === []) {
+            throw TopNotPossible::because('Choose at least one block to make a top of.', '/blocks');
+        }
+        $start = TopStart::of(array_map(fn (ShelfBlock $block): array => [$this->reader->readAgain($block->document), $block->order instanceof Order ? $block->order->value : Order::Rows->value], array_values($blocks)));
+        $name = trim((string) $request->string('name'));
+        $top = $this->tops->fromFile(TopChanges::begun($start['fabrics'], $start['designs'], $name === '' ? 'New top' : $name));
+        $made = ShelfTop::query()->create(['name' => $top->name, 'document' => ShelfTop::textOf($top), 'blocks' => array_combine(array_keys($start['designs']), array_map(ShelfTop::taken(...), array_values($blocks)))]);
+
+        return new JsonResponse($this->sheet->of($made), JsonResponse::HTTP_CREATED);
+    }
+
+    public function show(ShelfTop $top): JsonResponse
+    {
+        return new JsonResponse($this->sheet->of($top));
+    }
+
+    /** @throws KeenSeamProblem */
+    public function update(Request $request, ShelfTop $top): JsonResponse
+    {
+        $change = (array) $request->json('change');
+        [$file, $words] = TopChanges::made((array) json_decode($top->document, true), $change);
+        $top->change(SeenVersion::of($request), $words, $this->tops->fromFile($file));
+
+        return new JsonResponse($this->sheet->of($top));
+    }
+
+    /** @throws KeenSeamProblem */
+    public function undo(Request $request, ShelfTop $top): JsonResponse
+    {
+        $earlier = $top->earlier;
+        $last = array_pop($earlier);
+        if ($last !== null) {
+            $top->takeBack(SeenVersion::of($request), $this->reader->readTop($last['document'])->name);
+        }
+
+        return new JsonResponse($this->sheet->of($top));
+    }
+
+    /**
+     * Takes one of its blocks anew from the shelf, as it is there now.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function takeBlock(Request $request, ShelfTop $top, string $key): JsonResponse
+    {
+        $block = ShelfBlock::query()->whereKey($top->blocks[$key]['id'] ?? 0)->firstOrFail();
+        $file = TopChanges::withBlock($this->tops->top($top), $key, $this->reader->readAgain($block->document), $block->order instanceof Order ? $block->order->value : Order::Rows->value);
+        $top->change(SeenVersion::of($request), sprintf('Took "%s" as it is now', $block->name), $this->tops->fromFile($file), ['blocks' => [$key => ShelfTop::taken($block)] + $top->blocks]);
+
+        return new JsonResponse($this->sheet->of($top));
+    }
+
+    /** @throws KeenSeamProblem */
+    public function plan(ShelfTop $top): JsonResponse
+    {
+        $plan = $this->tops->plan($top);
+
+        return new JsonResponse(is_array($plan) ? $plan + ['plan' => null] : ['state' => 'done', 'plan' => TopPlanSheet::of($plan, $this->tops->top($top))]);
+    }
+
+    public function file(ShelfTop $top): Response
+    {
+        return new Response($top->document, Response::HTTP_OK, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => sprintf('attachment; filename="%s.keentop.json"', Str::slug($top->name) ?: 'top'),
+        ]);
+    }
+
+    /** Takes the top off the shelf; it can be put back. */
+    public function destroy(ShelfTop $top): JsonResponse
+    {
+        $top->delete();
+
+        return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
+    }
+
+    public function restore(ShelfTop $top): JsonResponse
+    {
+        $top->restore();
+
+        return new JsonResponse(['id' => $top->id, 'name' => $top->name]);
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workings;
+
+use App\BlockFiles\BlockFileReader;
+use App\Models\ShelfTop;
+use Illuminate\Contracts\Cache\Repository;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\TopPlan;
+use KeenSeam\Core\Pressing\TopPlanner;
+use KeenSeam\Core\Top\Top;
+use KeenSeam\Core\Top\TopFace;
+
+/** Opens tops of the shelf to be worked out; their plans are kept by what they were worked out from. */
+final readonly class WorkedTops
+{
+    /** Seconds of a search within a request, and of one in the queue. */
+    private const AT_ONCE = 2.0;
+
+    private const LONG = 45.0;
+
+    /** Larger tops are left to the worker at once: to price their seams takes seconds. */
+    private const LARGE = 900;
+
+    /** Seconds after which a search of which nothing was heard is taken for lost. */
+    private const LOST = 90.0;
+
+    public function __construct(
+        private BlockFileReader $reader,
+        private KeptParts $parts,
+        private Repository $cache,
+    ) {}
+
+    /** @throws KeenSeamProblem */
+    public function top(ShelfTop $top): Top
+    {
+        return $this->reader->readTop($top->document);
+    }
+
+    /**
+     * A top as it is changed to: read like a file, laid out, and taken apart, so that only what can be sewn is kept.
+     *
+     * @param array<array-key, mixed> $file
+     *
+     * @throws KeenSeamProblem
+     */
+    public function fromFile(array $file): Top
+    {
+        $top = $this->reader->readTop(json_encode($file, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+        TopConstruction::of(TopFace::of($top), Order::Rows);
+
+        return $top;
+    }
+
+    /**
+     * The plan of a top, or how far the search for it is.
+     *
+     * @return TopPlan|array{state: string}
+     *
+     * @throws KeenSeamProblem
+     */
+    public function plan(ShelfTop $top): TopPlan|array
+    {
+        $key = $this->key($top);
+        $known = $this->parts->recall($key);
+        if ($known instanceof TopPlan) {
+            return $known;
+        }
+        $waits = $this->cache->get('top-'.$key);
+        if (is_float($waits) && microtime(true) - $waits < self::LOST) {
+            return ['state' => 'working'];
+        }
+        $read = $this->top($top);
+        $face = TopFace::of($read);
+        if (config('queue.default') === 'sync' || count($face->face->patches) <= self::LARGE) {
+            return $this->parts->keep($key, self::searched($face, self::AT_ONCE));
+        }
+        $this->cache->put('top-'.$key, microtime(true), 600);
+        $this->parts->keep('asked-'.$key, $top->document);
+        SearchForTopPlan::dispatch($key);
+
+        return ['state' => 'working'];
+    }
+
+    /** What the worker does. */
+    public function searchLong(string $key): void
+    {
+        $this->parts->forgetAtHand();
+        $document = $this->parts->recall('asked-'.$key);
+        if (is_string($document)) {
+            $this->parts->keep($key, self::searched(TopFace::of($this->reader->readTop($document)), self::LONG));
+            $this->cache->forget('top-'.$key);
+        }
+    }
+
+    private static function searched(TopFace $face, float $seconds): TopPlan
+    {
+        $end = microtime(true) + $seconds;
+
+        return (new TopPlanner(TopConstruction::of($face, Order::Rows), Order::Rows))->best(new PressQuestion(PressStyle::Nest), static fn (): bool => microtime(true) > $end);
+    }
+
+    private function key(ShelfTop $top): string
+    {
+        return KeptParts::key('top-plan', [$top->document]);
+    }
+}
