@@ -6,10 +6,11 @@ namespace Database\Seeders;
 
 use App\BlockFiles\BlockFileReader;
 use App\Models\ShelfBlock;
+use App\Models\ShelfTop;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 
-/** Puts the demo blocks on a shelf that never had a block. A demo the quilter took away stays away. */
+/** Puts the demo blocks, and a top of them, on a shelf that never had a block. A demo the quilter took away stays away. */
 final class DatabaseSeeder extends Seeder
 {
     public function run(BlockFileReader $reader): void
@@ -25,6 +26,11 @@ final class DatabaseSeeder extends Seeder
                     'name' => $reader->read($text)->name,
                     'document' => $text,
                 ]);
+            }
+            foreach ((array) glob(database_path('demo/*.keentop.json')) as $file) {
+                $top = $reader->readTop((string) file_get_contents((string) $file));
+                $blocks = ShelfBlock::query()->whereIn('name', array_keys($top->designs))->get()->keyBy('name');
+                ShelfTop::query()->create(['name' => $top->name, 'document' => ShelfTop::textOf($top), 'blocks' => $blocks->map(ShelfTop::taken(...))->all()]);
             }
         });
     }

@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopPlanned, TopShelf, TopShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -119,6 +119,30 @@ export const startPictures = (block: Omit<NewBlock, 'name' | 'start'>) => ask<St
 
 /** The block once more, in another size where one is given. */
 export const copyBlock = (block: number, copy: CopyAsked) => ask<ShelfBlock>('POST', `/blocks/${block}/copy`, { json: copy })
+
+export const tops = () => ask<TopShelf>('GET', '/tops')
+
+/** Sends a top file as it is. */
+export const bringInTop = (fileText: string) => ask<TopShown>('POST', '/tops', { text: fileText })
+
+export const beginTop = (name: string, blocks: number[]) => ask<TopShown>('POST', '/tops/begin', { json: { name, blocks } })
+
+export const top = (id: number) => ask<TopShown>('GET', `/tops/${id}`)
+
+/** Fields of the top file in place of those that are there; null takes one away, places go over those that are there. */
+export const changeTop = (id: number, version: number, change: Record<string, unknown>) => ask<TopShown>('PUT', `/tops/${id}`, { version, json: { change } })
+
+export const undoTop = (id: number, version: number) => ask<TopShown>('POST', `/tops/${id}/undo`, { version })
+
+export const takeBlockOfTop = (id: number, version: number, key: string) => ask<TopShown>('PUT', `/tops/${id}/blocks/${encodeURIComponent(key)}`, { version })
+
+export const planOfTop = (id: number) => ask<TopPlanned>('GET', `/tops/${id}/plan`)
+
+export const takeTopOff = (id: number) => ask<null>('DELETE', `/tops/${id}`)
+
+export const putTopBack = (id: number) => ask<NamedBlock>('POST', `/tops/${id}/restore`)
+
+export const topFileAddress = (id: number) => `/api/tops/${id}/file`
 
 export const begin = (block: NewBlock) => ask<ShelfBlock>('POST', '/starts', { json: block })
 

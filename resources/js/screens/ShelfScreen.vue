@@ -3,13 +3,15 @@ import { onMounted, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
-import { everythingAddress, fileAddress } from '@/api/client'
+import { everythingAddress, fileAddress, topFileAddress } from '@/api/client'
 import CopyBlock from '@/components/CopyBlock.vue'
 import NewBlock from '@/components/NewBlock.vue'
+import NewTop from '@/components/NewTop.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
+import TopFace from '@/drawing/TopFace.vue'
 import { counted } from '@/drawing/words'
 import { useShelfStore } from '@/stores/shelf'
 
@@ -18,6 +20,7 @@ const picker = ref<HTMLInputElement | null>(null)
 const isOver = ref(false)
 const arrived = ref<string | null>(null)
 const isBeginning = ref(false)
+const isBeginningTop = ref(false)
 /** The block that is being copied. */
 const copying = ref<number | null>(null)
 const router = useRouter()
@@ -32,7 +35,7 @@ async function bringIn(files: FileList | null | undefined) {
   arrived.value = await shelf.bringIn(file)
   if (picker.value) picker.value.value = ''
 }
-useScreenTitle(() => 'Blocks on the shelf')
+useScreenTitle(() => 'Shelf')
 </script>
 
 <template>
@@ -40,23 +43,29 @@ useScreenTitle(() => 'Blocks on the shelf')
     <header>
       <div>
         <p class="wordmark">Keen Seam</p>
-        <h1>Blocks on the shelf</h1>
+        <h1>On the shelf</h1>
       </div>
       <div class="bring-in">
         <RouterLink class="link-button" :to="{ name: 'logbook' }">Logbook</RouterLink>
-        <span class="soft">Drop a block file here, or</span>
+        <span class="soft">Drop a file here, or</span>
         <ElButton @click="picker?.click()">Choose a file</ElButton>
-        <ElButton type="primary" :aria-expanded="isBeginning" @click="isBeginning = !isBeginning">New block</ElButton>
-        <input ref="picker" class="visually-hidden" type="file" accept=".json,application/json" aria-label="Block file" tabindex="-1" @change="bringIn(picker?.files)" />
+        <ElButton type="primary" :aria-expanded="isBeginning" @click="((isBeginning = !isBeginning), (isBeginningTop = false))">New block</ElButton>
+        <ElButton :aria-expanded="isBeginningTop" :disabled="shelf.blocks.length === 0" @click="((isBeginningTop = !isBeginningTop), (isBeginning = false))">New top</ElButton>
+        <input ref="picker" class="visually-hidden" type="file" accept=".json,application/json" aria-label="Block or top file" tabindex="-1" @change="bringIn(picker?.files)" />
       </div>
     </header>
 
     <NewBlock v-if="isBeginning" @made="router.push({ name: 'wall', params: { block: $event.id } })" @problem="shelf.problem = $event" />
+    <NewTop v-if="isBeginningTop" :blocks="shelf.blocks" @made="router.push({ name: 'top', params: { top: $event.id } })" />
     <ProblemNote v-if="shelf.problem" :text="shelf.problem" @close="shelf.problem = null" />
     <p v-else-if="arrived" class="arrived" role="status">{{ arrived }}</p>
     <div v-if="shelf.justTaken" class="taken" role="status">
       <span>“{{ shelf.justTaken.name }}” is off the shelf.</span>
       <ElButton @click="shelf.putBack(shelf.justTaken)">Put it back</ElButton>
+    </div>
+    <div v-if="shelf.topJustTaken" class="taken" role="status">
+      <span>The top “{{ shelf.topJustTaken.name }}” is off the shelf.</span>
+      <ElButton @click="shelf.putTopBack(shelf.topJustTaken)">Put it back</ElButton>
     </div>
 
     <section v-if="shelf.unopened.length > 0" class="unopened" aria-labelledby="unopened">
@@ -72,6 +81,25 @@ useScreenTitle(() => 'Blocks on the shelf')
       </ul>
     </section>
 
+    <template v-if="shelf.tops.length > 0">
+      <h2 class="kind">Tops</h2>
+      <ul class="blocks">
+        <li v-for="top in shelf.tops" :key="top.id" class="top">
+          <RouterLink class="open" :to="{ name: 'top', params: { top: top.id } }" :aria-label="`Open the top ${top.name}`">
+            <TopFace :picture="top.picture" :label="`${top.name} as it hangs`" />
+          </RouterLink>
+          <div class="caption">
+            <h3>{{ top.name }}</h3>
+            <p class="soft">{{ counted(top.places, 'place') }}, {{ top.picture.isOnPoint ? 'on point' : 'straight' }}</p>
+          </div>
+          <div class="deeds">
+            <a class="link-button" :href="topFileAddress(top.id)" download :aria-label="`Keep the top ${top.name} as a file`">Keep as a file</a>
+            <button type="button" class="link-button" :aria-label="`Take the top ${top.name} off`" @click="shelf.takeTopOff(top)">Take off</button>
+          </div>
+        </li>
+      </ul>
+      <h2 class="kind">Blocks</h2>
+    </template>
     <ul v-if="shelf.blocks.length > 0" class="blocks">
       <li v-for="block in shelf.blocks" :key="block.id">
         <RouterLink class="open" :to="{ name: 'press', params: { block: block.id } }" :aria-label="`Open ${block.name}`">
@@ -97,6 +125,15 @@ useScreenTitle(() => 'Blocks on the shelf')
       <p>Blocks stand here. Begin a new one, or choose a block file, <code>*.keenseam.json</code>.</p>
     </div>
 
+    <details v-if="shelf.topsTakenOff.length > 0" class="off">
+      <summary>Taken off the shelf: {{ counted(shelf.topsTakenOff.length, 'top') }}</summary>
+      <ul>
+        <li v-for="top in shelf.topsTakenOff" :key="top.id">
+          <span>{{ top.name }}</span>
+          <button type="button" class="link-button" :aria-label="`Put the top ${top.name} back`" @click="shelf.putTopBack(top)">Put back</button>
+        </li>
+      </ul>
+    </details>
     <details v-if="shelf.takenOff.length > 0" class="off">
       <summary>Taken off the shelf: {{ counted(shelf.takenOff.length, 'block') }}</summary>
       <ul>
@@ -183,8 +220,17 @@ h1 {
   border-color: var(--thread);
 }
 
+.kind {
+  padding-top: 20px;
+  font-size: 24px;
+}
+
 .caption {
   padding-top: 10px;
+}
+
+h3 {
+  font-size: 21px;
 }
 
 .caption p {

@@ -1,11 +1,14 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import * as api from '@/api/client'
-import type { BroughtBack, NamedBlock, ShelfShown } from '@/api/types'
+import type { BroughtBack, NamedBlock, ShelfShown, TopShelf } from '@/api/types'
 import { counted } from '@/drawing/words'
 
 /** How a file that keeps everything begins. */
 const EVERYTHING = /^\s*\{\s*"format"\s*:\s*"keen-seam\/everything"/
+
+/** How a top file says what it is; whether it is a good one the server tells. */
+const TOP = /"format"\s*:\s*"keen-seam\/top"/
 
 function broughtBack({ brought, already, refused }: BroughtBack): string {
   const parts = [brought.length === 0 ? 'Nothing new came back.' : `${counted(brought.length, 'block')} came back.`]
@@ -16,7 +19,11 @@ function broughtBack({ brought, already, refused }: BroughtBack): string {
 
 export const useShelfStore = defineStore('shelf', () => {
   const shown = ref<ShelfShown>({ blocks: [], unopened: [], takenOff: [] })
+  const topsShown = ref<TopShelf>({ tops: [], unopened: [], takenOff: [] })
   const blocks = computed(() => shown.value.blocks)
+  const tops = computed(() => topsShown.value.tops)
+  const topsTakenOff = computed(() => topsShown.value.takenOff)
+  const topJustTaken = ref<NamedBlock | null>(null)
   const unopened = computed(() => shown.value.unopened)
   const takenOff = computed(() => shown.value.takenOff)
   /** The block taken off last since the shelf is looked at. */
@@ -26,7 +33,7 @@ export const useShelfStore = defineStore('shelf', () => {
 
   async function load() {
     await told(async () => {
-      shown.value = await api.shelf()
+      ;[shown.value, topsShown.value] = await Promise.all([api.shelf(), api.tops()])
       isLoaded.value = true
     })
   }
@@ -36,8 +43,9 @@ export const useShelfStore = defineStore('shelf', () => {
     let arrived: string | null = null
     await told(async () => {
       const text = await file.text()
-      arrived = EVERYTHING.test(text) ? broughtBack(await api.bringEverythingBack(text)) : `“${(await api.bringIn(text)).name}” is on the shelf now.`
-      shown.value = await api.shelf()
+      const isTop = !EVERYTHING.test(text) && TOP.test(text)
+      arrived = EVERYTHING.test(text) ? broughtBack(await api.bringEverythingBack(text)) : `“${(await (isTop ? api.bringInTop(text) : api.bringIn(text))).name}” is on the shelf now.`
+      ;[shown.value, topsShown.value] = await Promise.all([api.shelf(), api.tops()])
     })
     return arrived
   }
@@ -58,6 +66,22 @@ export const useShelfStore = defineStore('shelf', () => {
     })
   }
 
+  async function takeTopOff(top: NamedBlock) {
+    await told(async () => {
+      await api.takeTopOff(top.id)
+      topJustTaken.value = { id: top.id, name: top.name }
+      topsShown.value = await api.tops()
+    })
+  }
+
+  async function putTopBack(top: NamedBlock) {
+    await told(async () => {
+      await api.putTopBack(top.id)
+      if (topJustTaken.value?.id === top.id) topJustTaken.value = null
+      topsShown.value = await api.tops()
+    })
+  }
+
   async function told(work: () => Promise<void>) {
     problem.value = null
     try {
@@ -67,5 +91,5 @@ export const useShelfStore = defineStore('shelf', () => {
     }
   }
 
-  return { blocks, unopened, takenOff, justTaken, isLoaded, problem, load, bringIn, takeOff, putBack }
+  return { blocks, tops, topsTakenOff, topJustTaken, takeTopOff, putTopBack, unopened, takenOff, justTaken, isLoaded, problem, load, bringIn, takeOff, putBack }
 })

@@ -1,0 +1,416 @@
+<script setup lang="ts">
+import { computed, onMounted, onUnmounted, ref, shallowRef } from 'vue'
+import { RouterLink } from 'vue-router'
+import { ElButton } from 'element-plus/es/components/button/index'
+import { ElInputNumber } from 'element-plus/es/components/input-number/index'
+import { ElRadioButton, ElRadioGroup } from 'element-plus/es/components/radio/index'
+import { ElOption, ElSelect } from 'element-plus/es/components/select/index'
+import 'element-plus/es/components/button/style/css'
+import 'element-plus/es/components/input-number/style/css'
+import 'element-plus/es/components/option/style/css'
+import 'element-plus/es/components/radio-button/style/css'
+import 'element-plus/es/components/radio-group/style/css'
+import 'element-plus/es/components/select/style/css'
+import * as api from '@/api/client'
+import { ProblemError } from '@/api/client'
+import type { TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
+import ProblemNote from '@/components/ProblemNote.vue'
+import { useScreenTitle } from '@/composables/useScreenTitle'
+import FractionText from '@/drawing/FractionText.vue'
+import TopFace from '@/drawing/TopFace.vue'
+import { neighbour, reached, type Reach } from '@/drawing/topGeometry'
+
+const props = defineProps<{ top: number }>()
+
+/** Milliseconds between two looks at a plan that is being worked out. */
+const AGAIN = 1200
+
+const shown = shallowRef<TopShown | null>(null)
+const problem = ref<string | null>(null)
+/** What was refused beside which field. */
+const wrong = shallowRef<{ field: string; words: string } | null>(null)
+const chosen = ref<string | null>(null)
+const reach = ref<Reach>('this')
+const plan = shallowRef<TopPlanShown | null>(null)
+const isPlanning = ref(false)
+let timer: ReturnType<typeof setTimeout> | undefined
+
+useScreenTitle(() => shown.value?.name ?? null)
+onMounted(() => told(async () => take(await api.top(props.top))))
+onUnmounted(() => clearTimeout(timer))
+
+const fields = computed(() => shown.value?.fields)
+const fabrics = computed(() => shown.value?.picture.fabrics ?? [])
+const place = computed(() => shown.value?.picture.places.find((one) => key(one) === chosen.value) ?? null)
+const key = (one: TopPlaceShown) => `${one.row}/${one.column}`
+const turned = computed(() => new Map((plan.value?.places ?? []).filter((one) => one.turned !== 0).map((one) => [`${one.row}/${one.column}`, one.turned])))
+const reaches: [Reach, string][] = [
+  ['this', 'this place'],
+  ['row', 'its row'],
+  ['column', 'its column'],
+  ['other', 'every other'],
+  ['all', 'all'],
+]
+
+function take(top: TopShown) {
+  shown.value = top
+  plan.value = null
+  isPlanning.value = false
+  clearTimeout(timer)
+  if (chosen.value !== null && place.value === null) chosen.value = null
+}
+
+async function told(work: () => Promise<void>, field = '') {
+  problem.value = null
+  wrong.value = null
+  try {
+    await work()
+  } catch (error) {
+    const words = error instanceof Error ? error.message : String(error)
+    if (field !== '' && error instanceof ProblemError) wrong.value = { field, words }
+    else problem.value = words
+  }
+}
+
+const change = (what: Record<string, unknown>, field = '') =>
+  told(async () => {
+    if (shown.value) take(await api.changeTop(props.top, shown.value.version, what))
+  }, field)
+
+/** Changes what lies in the place that is chosen and in those it reaches. */
+function lay(how: (one: TopPlaceShown) => Record<string, unknown>) {
+  const [top, from] = [shown.value, place.value]
+  if (!top || !from) return
+  const line = (text: string) => (top.fields.setting === 'straight' ? Number(text) : text)
+  void change({ places: reached(top.picture.places, from, reach.value).map((one) => ({ row: line(one.row), column: line(one.column), ...how(one) })) })
+}
+
+const asItLies = (one: TopPlaceShown) => (one.block === null ? { fabric: one.fabric } : { block: one.block, turn: one.turn, mirrored: one.mirrored })
+const turn = () => lay((one) => (one.block === null ? asItLies(one) : { ...asItLies(one), turn: (one.turn + (isSquare.value ? 90 : 180)) % 360 }))
+const mirror = () => lay((one) => (one.block === null ? asItLies(one) : { ...asItLies(one), mirrored: !one.mirrored }))
+const fill = (with_: string) => lay((one) => (with_.startsWith('block ') ? { block: with_.slice(6), turn: one.block === null ? 0 : one.turn, mirrored: one.block !== null && one.mirrored } : { fabric: with_.slice(7) }))
+const isSquare = computed(() => shown.value?.picture.blocks.every((block) => block.width === block.height) ?? true)
+const holds = computed(() => (place.value === null ? '' : place.value.block === null ? `fabric ${place.value.fabric}` : `block ${place.value.block}`))
+
+const sash = (more: Record<string, unknown>) => {
+  const now = fields.value?.sashes ?? { width: fields.value?.units === 'mm' ? '25' : '1', fabric: fabrics.value[0]?.key ?? '', cornerstone: null, outer: false }
+  const next = { ...now, ...more }
+  return change({ sashes: { width: next.width, fabric: next.fabric, outer: next.outer, ...(next.cornerstone === null ? {} : { cornerstone: next.cornerstone }) } }, 'sashes')
+}
+const side = (fabric: string, float?: string) => change({ sides: fabric === '' ? { blocks: true } : { fabric, float: float ?? fields.value?.sides?.float ?? '0' } }, 'sides')
+function border(number: number, more: Record<string, unknown> | null) {
+  const usual = { width: fields.value?.units === 'mm' ? '50' : '2', fabric: fabrics.value[0]?.key ?? '', square: null }
+  const all = [...(fields.value?.borders ?? [])].map((one, i) => (i === number ? (more === null ? null : { ...one, ...more }) : one)).filter((one) => one !== null)
+  if (number >= all.length && more !== null) all.push({ ...usual, ...more })
+  return change({ borders: all.map((one) => ({ width: one.width, fabric: one.fabric, corners: one.square === null ? 'butted' : 'squares', ...(one.square === null ? {} : { square: one.square }) })) }, 'borders')
+}
+
+async function look() {
+  isPlanning.value = true
+  await told(async () => {
+    const answer = await api.planOfTop(props.top)
+    if (answer.state === 'working') {
+      timer = setTimeout(look, AGAIN)
+      return
+    }
+    plan.value = answer.plan
+    isPlanning.value = false
+  })
+  if (problem.value !== null) isPlanning.value = false
+}
+
+/** Lays every block as the plan turns it. */
+function takeTurns() {
+  const top = shown.value
+  if (!top || !plan.value) return
+  const line = (text: string) => (top.fields.setting === 'straight' ? Number(text) : text)
+  const turns = new Map(plan.value.places.map((one) => [`${one.row}/${one.column}`, one.turn]))
+  void change({ places: top.picture.places.filter((one) => turns.has(key(one)) && one.block !== null).map((one) => ({ row: line(one.row), column: line(one.column), block: one.block, turn: turns.get(key(one)), mirrored: one.mirrored })) })
+}
+
+const MOVES: Record<string, 'left' | 'right' | 'up' | 'down'> = { ArrowLeft: 'left', ArrowRight: 'right', ArrowUp: 'up', ArrowDown: 'down' }
+
+function press(event: KeyboardEvent) {
+  const top = shown.value
+  const direction = MOVES[event.key]
+  if (!top) return
+  if (direction) {
+    const next = place.value === null ? top.picture.places[0] : neighbour(top.picture, place.value, direction)
+    if (next) chosen.value = key(next)
+  } else if (event.key === 't') turn()
+  else if (event.key === 'm') mirror()
+  else return
+  event.preventDefault()
+}
+</script>
+
+<template>
+  <main class="top-screen">
+    <header>
+      <div>
+        <RouterLink class="back" :to="{ name: 'shelf' }">Shelf</RouterLink>
+        <h1>{{ shown?.name ?? 'Top' }}</h1>
+        <p v-if="shown" class="soft">
+          <FractionText :text="shown.sizes.finished.join(' x ')" /> {{ shown.fields.units }} finished, <FractionText :text="shown.sizes.raw.join(' x ')" /> raw; blocks of <FractionText :text="shown.sizes.block" /> {{ shown.fields.units }}
+        </p>
+      </div>
+      <div class="deeds">
+        <ElButton :disabled="!shown?.undo" :title="shown?.undo ?? ''" @click="shown && told(async () => shown && take(await api.undoTop(top, shown.version)))">Take back{{ shown?.undo ? `: ${shown.undo.toLowerCase()}` : '' }}</ElButton>
+        <a class="link-button" :href="api.topFileAddress(top)" download>Keep as a file</a>
+      </div>
+    </header>
+    <ProblemNote v-if="problem" :text="problem" @close="problem = null" />
+    <div v-for="one in shown?.changed ?? []" :key="one.key" class="changed" role="status">
+      <span>“{{ one.name }}” was changed on the shelf since.</span>
+      <ElButton @click="shown && told(async () => shown && take(await api.takeBlockOfTop(top, shown.version, one.key)))">Take it as it is now</ElButton>
+    </div>
+
+    <div v-if="shown && fields" class="table">
+      <div class="picture">
+        <div class="board" tabindex="0" role="application" :aria-label="`Places of ${shown.name}: arrow keys choose one, t turns it, m mirrors it`" aria-describedby="chosen-place" @keydown="press">
+          <TopFace :picture="shown.picture" :label="`${shown.name} as it hangs`" :turned="turned" :chosen="chosen" @choose="chosen = key($event)" />
+        </div>
+      </div>
+
+      <div class="panel">
+        <section aria-labelledby="plan-title">
+          <h2 id="plan-title">Which way are the outer seams pressed?</h2>
+          <p v-if="isPlanning" role="status">Working it out for all {{ shown.picture.places.length }} places …</p>
+          <template v-else-if="plan">
+            <p v-for="sentence in plan.sentences" :key="sentence" role="status">{{ sentence }}</p>
+            <ElButton v-if="turned.size > 0" @click="takeTurns">Lay them so</ElButton>
+          </template>
+          <ElButton v-else type="primary" @click="look">Plan the top</ElButton>
+          <label class="line">Blocks may be turned
+            <ElSelect :model-value="fields.turns" aria-label="Blocks may be turned" @update:model-value="change({ turns: $event })">
+              <ElOption value="fixed" label="not at all" />
+              <ElOption value="same-face" label="where it does not show" />
+              <ElOption value="any" label="as you like" />
+            </ElSelect>
+          </label>
+          <label v-for="one in fields.piles" :key="one.block" class="line">Piles of {{ one.block }}
+            <ElInputNumber :model-value="one.piles" :min="1" :max="4" :aria-label="`Piles of ${one.block}`" @change="change({ piles: Object.fromEntries(fields.piles.map((all) => [all.block, all.block === one.block ? ($event ?? 1) : all.piles])) })" />
+          </label>
+        </section>
+
+        <section aria-labelledby="place-title">
+          <h2 id="place-title">What lies where</h2>
+          <p id="chosen-place" aria-live="polite">{{ place ? `Row ${place.row}, column ${place.column}` : 'Touch a place in the picture to choose it.' }}</p>
+          <template v-if="place">
+            <label class="line">Holds
+              <ElSelect :model-value="holds" filterable aria-label="What the place holds" @update:model-value="fill($event)">
+                <ElOption v-for="block in shown.picture.blocks" :key="block.key" :value="`block ${block.key}`" :label="block.key" />
+                <ElOption v-for="fabric in fabrics" :key="fabric.key" :value="`fabric ${fabric.key}`" :label="`plain ${fabric.name}`" />
+              </ElSelect>
+            </label>
+            <div class="deeds">
+              <ElButton :disabled="place.block === null" @click="turn">Turn</ElButton>
+              <ElButton :disabled="place.block === null" @click="mirror">Mirror</ElButton>
+            </div>
+            <ElRadioGroup v-model="reach" class="reach" aria-label="Goes to">
+              <ElRadioButton v-for="[value, word] in reaches" :key="value" :value="value">{{ word }}</ElRadioButton>
+            </ElRadioGroup>
+          </template>
+        </section>
+
+        <section aria-labelledby="setting-title">
+          <h2 id="setting-title">Setting</h2>
+          <ElRadioGroup :model-value="fields.setting" aria-label="Setting" @update:model-value="change({ setting: $event })">
+            <ElRadioButton value="straight">straight</ElRadioButton>
+            <ElRadioButton value="on-point">on point</ElRadioButton>
+          </ElRadioGroup>
+          <div class="two">
+            <label class="line">Rows <ElInputNumber :model-value="fields.rows" :min="1" :max="30" aria-label="Rows" @change="change({ rows: $event }, 'rows')" /></label>
+            <label class="line">Columns <ElInputNumber :model-value="fields.columns" :min="1" :max="30" aria-label="Columns" @change="change({ columns: $event }, 'rows')" /></label>
+          </div>
+          <p v-if="wrong?.field === 'rows'" class="wrong" role="alert">{{ wrong.words }}</p>
+
+          <h3>Sashes</h3>
+          <ElButton v-if="fields.sashes === null" @click="sash({})">Put sashes between</ElButton>
+          <template v-else>
+            <label class="line">Width <input class="short" :value="fields.sashes.width" :aria-invalid="wrong?.field === 'sashes'" aria-label="Width of the sashes" @change="sash({ width: ($event.target as HTMLInputElement).value })" /></label>
+            <label class="line">Fabric
+              <ElSelect :model-value="fields.sashes.fabric" filterable aria-label="Fabric of the sashes" @update:model-value="sash({ fabric: $event })"><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
+            </label>
+            <label class="line">Cornerstones
+              <ElSelect :model-value="fields.sashes.cornerstone ?? ''" filterable aria-label="Cornerstones" @update:model-value="sash({ cornerstone: $event === '' ? null : $event })"><ElOption value="" label="none" /><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
+            </label>
+            <label v-if="fields.setting === 'straight'" class="tick"><input type="checkbox" :checked="fields.sashes.outer" @change="sash({ outer: !fields.sashes?.outer })" /> round the outside too</label>
+            <button type="button" class="link-button" @click="change({ sashes: null })">Take the sashes away</button>
+          </template>
+          <p v-if="wrong?.field === 'sashes'" class="wrong" role="alert">{{ wrong.words }}</p>
+
+          <template v-if="fields.setting === 'on-point' && fields.sides">
+            <h3>Triangles at the sides</h3>
+            <label class="line">Of
+              <ElSelect :model-value="fields.sides.fabric ?? ''" filterable aria-label="Triangles at the sides" @update:model-value="side($event)"><ElOption value="" label="halves of blocks" /><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
+            </label>
+            <label v-if="fields.sides.fabric !== null" class="line">Larger by <input class="short" :value="fields.sides.float" aria-label="Larger by" @change="side(fields?.sides?.fabric ?? '', ($event.target as HTMLInputElement).value)" /></label>
+            <p v-if="wrong?.field === 'sides'" class="wrong" role="alert">{{ wrong.words }}</p>
+          </template>
+
+          <h3>Borders</h3>
+          <div v-for="(one, number) in fields.borders" :key="number" class="border">
+            <label class="line">Width <input class="short" :value="one.width" :aria-label="`Width of border ${number + 1}`" @change="border(number, { width: ($event.target as HTMLInputElement).value })" /></label>
+            <label class="line">Fabric
+              <ElSelect :model-value="one.fabric" filterable :aria-label="`Fabric of border ${number + 1}`" @update:model-value="border(number, { fabric: $event })"><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
+            </label>
+            <label class="line">Corners
+              <ElSelect :model-value="one.square ?? ''" filterable :aria-label="`Corners of border ${number + 1}`" @update:model-value="border(number, { square: $event === '' ? null : $event })"><ElOption value="" label="butted" /><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="`squares of ${fabric.name}`" /></ElSelect>
+            </label>
+            <button type="button" class="link-button" :aria-label="`Take border ${number + 1} away`" @click="border(number, null)">Take it away</button>
+          </div>
+          <ElButton @click="border(fields.borders.length, {})">Add a border</ElButton>
+          <p v-if="wrong?.field === 'borders'" class="wrong" role="alert">{{ wrong.words }}</p>
+        </section>
+      </div>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.top-screen {
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+  padding: 20px 32px 24px;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: end;
+  gap: 12px 24px;
+  padding-bottom: 14px;
+}
+
+h1 {
+  font-size: 30px;
+}
+
+h2 {
+  padding-bottom: 4px;
+  font-size: 19px;
+}
+
+h3 {
+  padding-top: 12px;
+  font-size: 17px;
+}
+
+.back {
+  color: var(--thread);
+  font-weight: 600;
+}
+
+.deeds {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+}
+
+.changed {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px;
+  padding-bottom: 10px;
+}
+
+.table {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+  gap: 32px;
+  flex: 1;
+  min-height: 0;
+}
+
+.picture {
+  min-height: 0;
+}
+
+.board {
+  height: 100%;
+  padding: 14px;
+  background: var(--paper);
+  border: 1px solid var(--hair);
+}
+
+.panel {
+  overflow-y: auto;
+  padding-right: 6px;
+}
+
+section {
+  display: grid;
+  gap: 8px;
+  padding-bottom: 22px;
+}
+
+section > * {
+  min-width: 0;
+}
+
+.line {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 170px;
+  align-items: center;
+  gap: 10px;
+}
+
+.two .line {
+  grid-template-columns: minmax(0, 1fr) 170px;
+}
+
+.line > input.short {
+  width: 100px;
+}
+
+.tick {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+}
+
+.two {
+  display: grid;
+  gap: 8px;
+}
+
+.reach {
+  display: flex;
+  flex-wrap: wrap;
+}
+
+.border {
+  display: grid;
+  gap: 6px;
+  padding-bottom: 10px;
+}
+
+.wrong {
+  color: var(--brick);
+}
+
+@media (max-width: 900px) {
+  .top-screen {
+    height: auto;
+    padding: 16px;
+  }
+
+  .table {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .board {
+    height: min(70vh, 110vw);
+  }
+
+  .panel {
+    overflow: visible;
+  }
+}
+</style>
