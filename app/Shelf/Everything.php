@@ -113,7 +113,7 @@ final readonly class Everything
         $here = [];
         foreach ($blocks as $key => $taken) {
             $number = is_array($taken) && is_int($taken['id'] ?? null) ? $numbers[(string) $taken['id']] ?? null : null;
-            if ($number !== null && is_array($taken)) {
+            if ($number !== null) {
                 $here[$key] = ['id' => $number] + $taken;
             }
         }

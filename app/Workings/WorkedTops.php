@@ -59,44 +59,59 @@ final readonly class WorkedTops
     }
 
     /**
-     * The plan of a top, or how far the search for it is.
+     * The plan of a top as far as it is known, and whether a worker is bettering it.
      *
-     * @return TopPlan|array{state: string}
+     * @return array{state: 'done'|'working', plan: TopPlan|null}
      *
      * @throws KeenSeamProblem
      */
-    public function plan(ShelfTop $top): TopPlan|array
+    public function plan(ShelfTop $top): array
     {
         $key = $this->key($top);
-        $known = $this->parts->recall($key);
-        if ($known instanceof TopPlan) {
-            return $known;
+        [$known, $isLong] = $this->kept($key);
+        if ($known !== null && ($known->plan->proved || $isLong)) {
+            return ['state' => 'done', 'plan' => $known];
         }
         $waits = $this->cache->get('top-'.$key);
         if (is_float($waits) && microtime(true) - $waits < self::LOST) {
-            return ['state' => 'working'];
+            return ['state' => 'working', 'plan' => $known];
         }
-        $read = $this->top($top);
-        $face = TopFace::of($read);
-        if (config('queue.default') === 'sync' || count($face->face->patches) <= self::LARGE) {
-            return $this->parts->keep($key, self::searched($face, self::AT_ONCE));
+        $face = TopFace::of($this->top($top));
+        $isAlone = config('queue.default') === 'sync';
+        if ($known === null && ($isAlone || count($face->face->patches) <= self::LARGE)) {
+            $known = self::searched($face, self::AT_ONCE);
+            $this->parts->keep($key, [$known, $isAlone]);
+        }
+        if ($isAlone || $known?->plan->proved === true) {
+            return ['state' => 'done', 'plan' => $known];
         }
         $this->cache->put('top-'.$key, microtime(true), 600);
         $this->parts->keep('asked-'.$key, $top->document);
         SearchForTopPlan::dispatch($key);
 
-        return ['state' => 'working'];
+        return ['state' => 'working', 'plan' => $known];
     }
 
-    /** What the worker does. */
+    /** What the worker does. What it finds never takes the place of something better. */
     public function searchLong(string $key): void
     {
         $this->parts->forgetAtHand();
         $document = $this->parts->recall('asked-'.$key);
         if (is_string($document)) {
-            $this->parts->keep($key, self::searched(TopFace::of($this->reader->readTop($document)), self::LONG));
+            $found = self::searched(TopFace::of($this->reader->readTop($document)), self::LONG);
+            [$known] = $this->kept($key);
+            $isBetter = $known === null || $found->plan->proved || $found->plan->cost->compareTo($known->plan->cost, PressStyle::Nest) < 0;
+            $this->parts->keep($key, [$isBetter ? $found : $known, true]);
             $this->cache->forget('top-'.$key);
         }
+    }
+
+    /** @return array{TopPlan|null, bool} the plan that is kept, and whether it was searched for long */
+    private function kept(string $key): array
+    {
+        $kept = $this->parts->recall($key);
+
+        return is_array($kept) && ($kept[0] ?? null) instanceof TopPlan ? [$kept[0], $kept[1] === true] : [null, false];
     }
 
     private static function searched(TopFace $face, float $seconds): TopPlan

@@ -54,12 +54,12 @@ final readonly class TopWords
         $sentences = [];
         foreach ($counts as $made => $piles) {
             ksort($piles);
-            $name = $several ? ' '.$made : '';
+            $name = $several ? ' of '.$made : '';
             $all = array_sum($piles);
             $sentences[] = match (true) {
                 count($piles) > 1 => sprintf('Make %s.', Words::listed(array_map(static fn (int $count, int $pile): string => sprintf('%d%s pressed as pile %d', $count, $pile === 0 ? $name : '', $pile + 1), $piles, array_keys($piles)))),
                 $all === 1 => sprintf('Make 1%s.', $name === '' ? ' block' : $name),
-                default => sprintf('Make %d%s, all pressed alike.', $all, $name === '' ? ' blocks' : $name),
+                default => sprintf('Make %d%s, %s pressed alike.', $all, $name === '' ? ' blocks' : $name, $all === 2 ? 'both' : 'all'),
             };
         }
 

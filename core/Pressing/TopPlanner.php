@@ -21,11 +21,8 @@ use KeenSeam\Core\Top\TurnsAllowed;
 /** Finds how a whole top costs least: the pressing of every pile, the pile and turn of every block, and all seams between. */
 final readonly class TopPlanner
 {
-    /** So few blocks need no pattern to start from. */
-    private const FEW = 4;
-
-    /** Looks at the clock for the pattern: what it finds at all it mostly finds at once. */
-    private const LOOKS_AT_PATTERN = 4000;
+    /** Rows and columns of the corner that a large top begins with. */
+    private const CORNER = 3;
 
     public function __construct(private TopConstruction $top, private Order $order) {}
 
@@ -54,7 +51,7 @@ final readonly class TopPlanner
         $turns = $this->top->top->top->turns;
         $tables = new JunctionTables($this->top->construction, $question->allowsFurls(), $this->top->others);
         $model = new TopModel($this->top, $junctions, $tables, $question, $turns);
-        $optimum = $model->solve($timeIsUp, fn (): ?Optimum => $this->inPattern($model, $junctions, $tables, $question, $timeIsUp));
+        $optimum = $model->solve($timeIsUp, $this->fromCorner($model, $question, $timeIsUp));
         if ($optimum->boundHigh >= Weight::FORBIDDEN) {
             throw LockNotPossible::contradicting($question->locks);
         }
@@ -116,23 +113,22 @@ final readonly class TopPlanner
     }
 
     /**
-     * The best where blocks lie in a pattern of two by two, as a start: few choices, and often the best of all.
+     * A start for a large top: what is best for its upper left corner, laid over all of it again and again. Only
+     * the seams between the blocks, and blocks that the corner does not have, are then left to be decided.
      *
-     * @param list<Junction>   $junctions
      * @param \Closure(): bool $timeIsUp
      */
-    private function inPattern(TopModel $model, array $junctions, JunctionTables $tables, PressQuestion $question, \Closure $timeIsUp): ?Optimum
+    private function fromCorner(TopModel $model, PressQuestion $question, \Closure $timeIsUp): ?Optimum
     {
-        if (count($this->top->copies) <= self::FEW || $model->variables->hasNoChoice()) {
+        $corner = $this->top->top->top->corner(self::CORNER);
+        if ($corner === null || $model->variables->hasNoChoice() || $question->locks !== []) {
             return null;
         }
-        $pattern = new TopModel($this->top, $junctions, $tables, $question, $this->top->top->top->turns, true);
-        $looks = 0;
-        $found = $pattern->solve(static function () use (&$looks, $timeIsUp): bool {
-            return ++$looks > self::LOOKS_AT_PATTERN || $timeIsUp();
-        });
+        $sewn = TopConstruction::of(TopFace::of($corner), $this->order);
+        $small = new TopModel($sewn, Junction::allOn($sewn->construction->face), new JunctionTables($sewn->construction, $question->allowsFurls(), $sewn->others), $question, $corner->turns);
+        $decided = $model->variables->laidFrom($small->variables, $small->inPattern($timeIsUp));
 
-        return $found->boundHigh >= Weight::FORBIDDEN ? null : new Optimum($model->variables->valuesFrom($pattern->variables, $found->values), 0, 0, false);
+        return new Optimum($model->bettered($model->completed($decided), [], $timeIsUp), 0, 0, false);
     }
 
     private function planOf(TopModel $model, Optimum $optimum, PressQuestion $question): TopPlan

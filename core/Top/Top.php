@@ -99,4 +99,26 @@ final readonly class Top
     {
         return new self($this->name, $this->unit, $this->allowance, $this->fabrics, $this->designs, $this->setting, $this->rows, $this->columns, $this->places, $this->turns, $this->piles, null, $this->sides, $this->borders);
     }
+
+    /** The top of the first rows and columns alone; null where there are no more. */
+    public function corner(int $lines): ?self
+    {
+        if ($this->rows <= $lines && $this->columns <= $lines) {
+            return null;
+        }
+        [$rows, $columns] = [min($lines, $this->rows), min($lines, $this->columns)];
+        $places = [];
+        foreach ($this->places as $place) {
+            // What stands at the far rim goes on standing at the rim.
+            $row = $place->rowDoubled === 2 * $this->rows + 1 ? 2 * $rows + 1 : $place->rowDoubled;
+            $column = $place->columnDoubled === 2 * $this->columns + 1 ? 2 * $columns + 1 : $place->columnDoubled;
+            $isAtRim = $row !== $place->rowDoubled || $column !== $place->columnDoubled;
+            $isThere = $row <= 2 * $rows + ($isAtRim ? 1 : 0) && $column <= 2 * $columns + ($isAtRim ? 1 : 0);
+            if ($isThere) {
+                $places[$row.','.$column] = new TopPlace($row, $column, $place->holds, $place->placement);
+            }
+        }
+
+        return new self($this->name, $this->unit, $this->allowance, $this->fabrics, $this->designs, $this->setting, $rows, $columns, array_values($places), $this->turns, $this->piles, $this->sashes, $this->sides, $this->borders);
+    }
 }

@@ -26,6 +26,12 @@ final readonly class TopPlace
         return new self($this->rowDoubled, $this->columnDoubled, $this->holds, $placement);
     }
 
+    /** @return array{int, int} 0 or 1: which of every two rows, and of every two columns, it stands in */
+    public function parity(): array
+    {
+        return [intdiv($this->rowDoubled, 2) % 2, intdiv($this->columnDoubled, 2) % 2];
+    }
+
     public function key(): string
     {
         return $this->rowDoubled.','.$this->columnDoubled;

@@ -28,9 +28,10 @@ final class DatabaseSeeder extends Seeder
                 ]);
             }
             foreach ((array) glob(database_path('demo/*.keentop.json')) as $file) {
-                $top = $reader->readTop((string) file_get_contents((string) $file));
-                $blocks = ShelfBlock::query()->whereIn('name', array_keys($top->designs))->get()->keyBy('name');
-                ShelfTop::query()->create(['name' => $top->name, 'document' => ShelfTop::textOf($top), 'blocks' => $blocks->map(ShelfTop::taken(...))->all()]);
+                $text = (string) file_get_contents((string) $file);
+                $top = (array) json_decode($text, true);
+                $blocks = ShelfBlock::query()->whereIn('name', array_keys((array) $top['blocks']))->get()->keyBy('name');
+                ShelfTop::query()->create(['name' => $top['name'], 'document' => $text, 'blocks' => $blocks->map(ShelfTop::taken(...))->all()]);
             }
         });
     }

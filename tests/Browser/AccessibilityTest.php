@@ -21,6 +21,7 @@ final class AccessibilityTest extends BrowserTestCase
             'joins' => ['/blocks/3/joins', '.seam-ruler'],
             'machine' => ['/blocks/3/machine', 'h1, h2'],
             'logbook' => ['/logbook', 'h2'],
+            'top' => ['/tops/1', '.top-face .place'],
         ];
     }
 

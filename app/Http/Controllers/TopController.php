@@ -127,7 +127,7 @@ final readonly class TopController
     {
         $plan = $this->tops->plan($top);
 
-        return new JsonResponse(is_array($plan) ? $plan + ['plan' => null] : ['state' => 'done', 'plan' => TopPlanSheet::of($plan, $this->tops->top($top))]);
+        return new JsonResponse(['state' => $plan['state'], 'plan' => $plan['plan'] === null ? null : TopPlanSheet::of($plan['plan'], $this->tops->top($top))]);
     }
 
     public function file(ShelfTop $top): Response

@@ -88,7 +88,7 @@ final class ClusterSearch
     private static function prepared(array $domains, array $factors, array $case, \Closure $timeIsUp): ?self
     {
         $left = array_values(array_diff(array_keys($domains), array_keys($case)));
-        $rest = self::fixed($domains, $factors, $case, array_flip($left));
+        $rest = Factor::fixed($domains, $factors, $case, array_flip($left));
         $base = [0, 0];
         foreach ($rest as $i => $factor) {
             if ($factor->scope === []) {
@@ -189,36 +189,5 @@ final class ClusterSearch
         }
 
         return $cases;
-    }
-
-    /**
-     * @param list<int>       $domains
-     * @param list<Factor>    $factors
-     * @param array<int, int> $case    value by variable
-     * @param array<int, int> $numbers new number of each variable that is left
-     *
-     * @return list<Factor> over the variables that are left
-     */
-    private static function fixed(array $domains, array $factors, array $case, array $numbers): array
-    {
-        return array_map(static function (Factor $factor) use ($domains, $case, $numbers): Factor {
-            $places = [0];
-            $scope = [];
-            foreach ($factor->scope as $variable) {
-                $values = isset($case[$variable]) ? [$case[$variable]] : range(0, $domains[$variable] - 1);
-                $next = [];
-                foreach ($places as $place) {
-                    foreach ($values as $value) {
-                        $next[] = $place * $domains[$variable] + $value;
-                    }
-                }
-                $places = $next;
-                if (! isset($case[$variable])) {
-                    $scope[] = $numbers[$variable];
-                }
-            }
-
-            return new Factor($scope, array_map(static fn (int $place): int => $factor->high[$place], $places), array_map(static fn (int $place): int => $factor->low[$place], $places));
-        }, $factors);
     }
 }

@@ -60,4 +60,37 @@ final readonly class Factor
 
         return $neighbours;
     }
+
+    /**
+     * Factors with some of their variables decided.
+     *
+     * @param list<int>       $domains
+     * @param list<self>      $factors
+     * @param array<int, int> $case    value by variable
+     * @param array<int, int> $numbers new number of each variable that is left
+     *
+     * @return list<self> over the variables that are left
+     */
+    public static function fixed(array $domains, array $factors, array $case, array $numbers): array
+    {
+        return array_map(static function (self $factor) use ($domains, $case, $numbers): self {
+            $places = [0];
+            $scope = [];
+            foreach ($factor->scope as $variable) {
+                $values = isset($case[$variable]) ? [$case[$variable]] : range(0, $domains[$variable] - 1);
+                $next = [];
+                foreach ($places as $place) {
+                    foreach ($values as $value) {
+                        $next[] = $place * $domains[$variable] + $value;
+                    }
+                }
+                $places = $next;
+                if (! isset($case[$variable])) {
+                    $scope[] = $numbers[$variable];
+                }
+            }
+
+            return new self($scope, array_map(static fn (int $place): int => $factor->high[$place], $places), array_map(static fn (int $place): int => $factor->low[$place], $places));
+        }, $factors);
+    }
 }

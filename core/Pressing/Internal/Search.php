@@ -33,15 +33,16 @@ final class Search
      * @param list<int>                                 $domains
      * @param list<Factor>                              $factors
      * @param \Closure(): bool                          $timeIsUp
-     * @param int|null                                  $firstUnit the weight of one of the figure that counts first, where that figure is the nesting
-     * @param Optimum|(\Closure(): (Optimum|null))|null $known     what an earlier search found; a closure is asked only where the first round proves nothing
-     * @param (\Closure(Optimum): void)|null            $onBetter  told of everything better that is found on the way
+     * @param int|null                                  $firstUnit    the weight of one of the figure that counts first, where that figure is the nesting
+     * @param Optimum|(\Closure(): (Optimum|null))|null $known        what an earlier search found; a closure is asked only where the first round proves nothing
+     * @param (\Closure(Optimum): void)|null            $onBetter     told of everything better that is found on the way
+     * @param int                                       $largestTable entries of the largest table to build
      */
-    public static function best(array $domains, array $factors, \Closure $timeIsUp, ?int $firstUnit, Optimum|\Closure|null $known = null, ?\Closure $onBetter = null): Optimum
+    public static function best(array $domains, array $factors, \Closure $timeIsUp, ?int $firstUnit, Optimum|\Closure|null $known = null, ?\Closure $onBetter = null, int $largestTable = self::LARGEST_TABLE): Optimum
     {
         $ask = $known instanceof \Closure ? $known : static fn (): ?Optimum => $known;
         if ($firstUnit === null) {
-            return self::search($domains, $factors, $timeIsUp, $ask, $onBetter ?? static fn (): null => null);
+            return self::search($domains, $factors, $timeIsUp, $ask, $onBetter ?? static fn (): null => null, $largestTable);
         }
         $contraction = Contraction::of($domains, $factors, $firstUnit);
         $expanded = static fn (Optimum $found): Optimum => new Optimum($contraction->expanded($found->values), $found->boundHigh, $found->boundLow, $found->exact);
@@ -51,7 +52,7 @@ final class Search
             return $known === null ? null : new Optimum($contraction->contracted($known->values), $known->boundHigh, $known->boundLow, false);
         };
 
-        return $expanded(self::search($contraction->domains(), $contraction->factors(), $timeIsUp, $from, static fn (Optimum $better) => $onBetter === null ? null : $onBetter($expanded($better))));
+        return $expanded(self::search($contraction->domains(), $contraction->factors(), $timeIsUp, $from, static fn (Optimum $better) => $onBetter === null ? null : $onBetter($expanded($better)), $largestTable));
     }
 
     /**
@@ -61,7 +62,7 @@ final class Search
      * @param \Closure(): (Optimum|null) $known
      * @param \Closure(Optimum): mixed   $onBetter
      */
-    private static function search(array $domains, array $factors, \Closure $timeIsUp, \Closure $known, \Closure $onBetter): Optimum
+    private static function search(array $domains, array $factors, \Closure $timeIsUp, \Closure $known, \Closure $onBetter, int $largestTable): Optimum
     {
         // The first, small round always runs to its end, so that there is a plan however short the time.
         $best = self::eliminated($domains, $factors, self::SMALL_TABLE, static fn (): bool => false)
@@ -72,7 +73,7 @@ final class Search
         $tables = static fn (int $size): \Closure => static fn (): ?Optimum => self::eliminated($domains, $factors, $size, $timeIsUp);
         $clusters = static fn (int $mostLooks): \Closure => static fn (Optimum $best): ?Optimum => ClusterSearch::best($domains, $factors, Descent::weigh($factors, $best->values, $domains), $timeIsUp, $mostLooks);
         // As large as memory allows for all tables together.
-        $largest = min(self::LARGEST_TABLE, 1 << (int) log(self::MOST_ENTRIES / max(1, count($domains)), 2));
+        $largest = min($largestTable, 1 << (int) log(self::MOST_ENTRIES / max(1, count($domains)), 2));
         $isQuick = $largest >= self::LARGE_TABLE;
         $rounds = [
             $clusters(self::FIRST_GO),

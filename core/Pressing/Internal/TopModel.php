@@ -29,6 +29,19 @@ use KeenSeam\Core\Top\TurnsAllowed;
  */
 final class TopModel
 {
+    /** Entries of tables that are worked through at once. */
+    private const QUICK_TABLE = 1 << 12;
+
+    /** So many of the best patterns are looked at more closely. */
+    private const BETTERED = 12;
+
+    /** Of larger tops larger tables take many seconds, and prove little more. */
+    private const FEW = 120;
+
+    private const MIDDLE_TABLE = 1 << 13;
+
+    private const LARGE_TABLE = 1 << 16;
+
     public readonly TopVariables $variables;
 
     public readonly Weight $weight;
@@ -55,7 +68,6 @@ final class TopModel
 
     /**
      * @param list<Junction> $junctions
-     * @param bool           $inPattern whether blocks that stand alike in squares of two by two lie alike too
      */
     public function __construct(
         private readonly TopConstruction $top,
@@ -63,9 +75,8 @@ final class TopModel
         private readonly JunctionTables $tables,
         private readonly PressQuestion $question,
         TurnsAllowed $turns,
-        bool $inPattern = false,
     ) {
-        $this->variables = new TopVariables($top, $question, $turns, $inPattern);
+        $this->variables = new TopVariables($top, $question, $turns);
         $this->weight = Weight::of($top->construction, $question->style);
         $this->dearest = new Cost();
         $counts = array_count_values(array_map(static fn ($copy): string => $copy->made, $top->copies));
@@ -82,7 +93,109 @@ final class TopModel
         $domains = $this->domains();
         $unit = $this->question->style->school()->figures()[0] === Figure::Mismatch ? Weight::SECOND : null;
 
-        return Search::best($domains, $this->factors(), $timeIsUp, $unit, $known, $onBetter);
+        return Search::best($domains, $this->factors(), $timeIsUp, $unit, $known, $onBetter, count($domains) > self::FEW ? self::MIDDLE_TABLE : self::LARGE_TABLE);
+    }
+
+    /**
+     * Good values of all variables in which blocks that stand alike lie alike: those of the best pattern that is found.
+     *
+     * @param \Closure(): bool $timeIsUp
+     *
+     * @return list<int>
+     */
+    public function inPattern(\Closure $timeIsUp): array
+    {
+        $tried = [];
+        foreach ($this->variables->patterns() as $decided) {
+            if ($tried !== [] && $timeIsUp()) {
+                break;
+            }
+            $values = $this->completed($decided);
+            $tried[] = [Descent::weigh($this->factors(), $values, $this->domains()), $values, $decided];
+        }
+        usort($tried, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        [$best, $least] = [$tried[0][1] ?? throw new \LogicException('There is at least one pattern.'), $tried[0][0]];
+        foreach (array_slice($tried, 0, self::BETTERED) as [, $values, $decided]) {
+            $values = $this->bettered($values, $decided, $timeIsUp);
+            $weight = Descent::weigh($this->factors(), $values, $this->domains());
+            if ($weight < $least) {
+                [$best, $least] = [$values, $weight];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Betters values by deciding anew, in turn, how the piles are pressed, and how blocks lie and the seams between them.
+     *
+     * @param list<int>         $values
+     * @param array<int, mixed> $held     variables that stay as they are
+     * @param \Closure(): bool  $timeIsUp
+     *
+     * @return list<int>
+     */
+    public function bettered(array $values, array $held, \Closure $timeIsUp): array
+    {
+        $piles = $this->variables->ofPiles();
+        $least = Descent::weigh($this->factors(), $values, $this->domains());
+        do {
+            $before = $least;
+            foreach ([array_diff_key($values, $piles), array_intersect_key($values, $piles)] as $kept) {
+                $tried = $this->completed(array_intersect_key($values, $kept + $held));
+                $weight = Descent::weigh($this->factors(), $tried, $this->domains());
+                if ($weight < $least) {
+                    [$values, $least] = [$tried, $weight];
+                }
+            }
+        } while ($least < $before && ! $timeIsUp());
+
+        return $values;
+    }
+
+    /**
+     * The best that there is with some things decided, as far as it is found quickly.
+     *
+     * @param array<int, int> $decided value by variable
+     *
+     * @return list<int> of all variables
+     */
+    public function completed(array $decided): array
+    {
+        $domains = $this->domains();
+        $left = array_values(array_diff(array_keys($domains), array_keys($decided)));
+        $rest = self::together(Factor::fixed($domains, $this->factors(), $decided, array_flip($left)));
+        $found = (new Elimination(array_map(static fn (int $variable): int => $domains[$variable], $left), $rest))->solve(self::QUICK_TABLE, static fn (): bool => false)
+            ?? throw new \LogicException('Without a clock there is a result.');
+        $values = $decided + array_combine($left, $found->values);
+        ksort($values);
+
+        return array_values($values);
+    }
+
+    /**
+     * Factors over the same variables added up.
+     *
+     * @param list<Factor> $factors
+     *
+     * @return list<Factor>
+     */
+    private static function together(array $factors): array
+    {
+        $highs = $lows = $scopes = [];
+        foreach ($factors as $factor) {
+            $name = implode(',', $factor->scope);
+            if (! isset($scopes[$name])) {
+                [$scopes[$name], $highs[$name], $lows[$name]] = [$factor->scope, $factor->high, $factor->low];
+                continue;
+            }
+            foreach ($factor->high as $entry => $high) {
+                $highs[$name][$entry] = min($highs[$name][$entry] + $high, Weight::FORBIDDEN);
+                $lows[$name][$entry] += $factor->low[$entry];
+            }
+        }
+
+        return array_map(static fn (string $name): Factor => new Factor($scopes[$name], array_values($highs[$name]), array_values($lows[$name])), array_map(strval(...), array_keys($scopes)));
     }
 
     /** @return list<int> number of values of each variable */

@@ -44,9 +44,6 @@ final class TopVariables
     /** @var array<int, int> variable by copy, where there is something to choose */
     private array $choices = [];
 
-    /** @var array<string, int> variable of all that stand alike and have the same to choose */
-    private array $ofPattern = [];
-
     /** @var list<non-empty-list<TopChoice>> by copy */
     private array $choicesOf = [];
 
@@ -62,16 +59,11 @@ final class TopVariables
     /** @var array<int, Join> all of them by id, those of other turns too */
     public readonly array $joins;
 
-    /**
-     * @param bool $inPattern whether blocks that stand alike in squares of two by two lie alike too: few choices, and often the best
-     *
-     * @throws LockNotPossible
-     */
+    /** @throws LockNotPossible */
     public function __construct(
         private readonly TopConstruction $top,
         private readonly PressQuestion $question,
         private readonly TurnsAllowed $turns,
-        private readonly bool $inPattern = false,
     ) {
         $this->joins = [...$top->construction->joins, ...$top->others];
         foreach ($top->copies as $number => $copy) {
@@ -209,38 +201,74 @@ final class TopVariables
         return $this->before[$made][$pile];
     }
 
-    /**
-     * The same decisions, made among other variables of the same top.
-     *
-     * @param list<int> $values value of each of the others
-     *
-     * @return list<int>
-     */
-    public function valuesFrom(self $others, array $values): array
+    /** @return array<int, true> the variables that tell how piles are pressed */
+    public function ofPiles(): array
     {
-        $own = array_fill(0, count($this->values), 0);
+        $variables = [];
         foreach ($this->before as $made => $piles) {
-            foreach ($piles as $pile => $before) {
+            foreach ($piles as $before) {
+                $variables += array_fill($before, count($this->designs[$made]->values), true);
+            }
+        }
+
+        return $variables;
+    }
+
+    /**
+     * Ways to lay the blocks in which those that stand alike lie alike: all in one way, checkerboards, and every other row or
+     * column, of every two ways there are.
+     *
+     * @return iterable<array<int, int>> value by variable
+     */
+    public function patterns(): iterable
+    {
+        $most = max([1, ...array_map(count(...), $this->choicesOf)]);
+        for ($pair = 0; $pair < $most * $most; ++$pair) {
+            [$one, $other] = [intdiv($pair, $most), $pair % $most];
+            foreach ($one === $other ? [0] : [0, 1, 2] as $kind) {
+                $decided = [];
+                foreach ($this->choices as $copy => $variable) {
+                    [$row, $column] = $this->top->copies[$copy]->place->place?->parity() ?? [0, 0];
+                    $isOther = [$row !== $column, $row === 1, $column === 1][$kind];
+                    $decided[$variable] = ($isOther ? $other : $one) % count($this->choicesOf[$copy]);
+                }
+                yield $decided;
+            }
+        }
+    }
+
+    /**
+     * What was decided for a corner of the top, for all of it: each pile pressed so, and each block laid like the one of the
+     * corner that stands like it.
+     *
+     * @param list<int> $values value of each of the corner's variables
+     *
+     * @return array<int, int> value by variable; those that the corner says nothing of are left out
+     */
+    public function laidFrom(self $corner, array $values): array
+    {
+        $decided = [];
+        foreach ($this->before as $made => $piles) {
+            foreach (isset($corner->before[$made]) ? $piles : [] as $pile => $before) {
                 foreach (array_keys($this->designs[$made]->values) as $i) {
-                    $own[$before + $i] = $values[$others->before[$made][$pile] + $i];
+                    $decided[$before + $i] = $values[$corner->before[$made][$pile] + $i];
                 }
             }
         }
-        foreach ($this->free as $join => $variables) {
-            foreach ($variables as $segment => $variable) {
-                $own[$variable] = $values[$others->free[$join][$segment]];
-            }
+        $standing = [];
+        foreach ($corner->top->copies as $copy => $of) {
+            $standing[$of->standing()] ??= $corner->chosenFor($copy, $values);
         }
         foreach ($this->choices as $copy => $variable) {
-            $chosen = $others->chosenFor($copy, $values);
+            $chosen = $standing[$this->top->copies[$copy]->standing()] ?? null;
             foreach ($this->choicesOf[$copy] as $number => $choice) {
-                if ($choice->pile === $chosen->pile && $choice->turn->turn === $chosen->turn->turn) {
-                    $own[$variable] = $number;
+                if ($chosen !== null && $choice->pile === $chosen->pile && $choice->turn->turn === $chosen->turn->turn) {
+                    $decided[$variable] = $number;
                 }
             }
         }
 
-        return array_values($own);
+        return $decided;
     }
 
     private function admit(int $number, TopCopy $copy): void
@@ -257,10 +285,7 @@ final class TopVariables
         }
         $this->choicesOf[$number] = $this->choicesFor($copy, $piles);
         if (count($this->choicesOf[$number]) > 1) {
-            $name = implode(' ', array_map(static fn (TopChoice $choice): string => $choice->pile.':'.$choice->turn->turn->value, $this->choicesOf[$number]));
-            $this->choices[$number] = $this->inPattern
-                ? $this->ofPattern[$copy->standing().' '.$name] ??= $this->variable($this->choicesOf[$number])
-                : $this->variable($this->choicesOf[$number]);
+            $this->choices[$number] = $this->variable($this->choicesOf[$number]);
         }
         foreach ($this->choicesOf[$number] as $choice => $of) {
             foreach ($of->turn->seams as $inDesign => $seam) {

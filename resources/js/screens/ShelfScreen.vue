@@ -81,25 +81,6 @@ useScreenTitle(() => 'Shelf')
       </ul>
     </section>
 
-    <template v-if="shelf.tops.length > 0">
-      <h2 class="kind">Tops</h2>
-      <ul class="blocks">
-        <li v-for="top in shelf.tops" :key="top.id" class="top">
-          <RouterLink class="open" :to="{ name: 'top', params: { top: top.id } }" :aria-label="`Open the top ${top.name}`">
-            <TopFace :picture="top.picture" :label="`${top.name} as it hangs`" />
-          </RouterLink>
-          <div class="caption">
-            <h3>{{ top.name }}</h3>
-            <p class="soft">{{ counted(top.places, 'place') }}, {{ top.picture.isOnPoint ? 'on point' : 'straight' }}</p>
-          </div>
-          <div class="deeds">
-            <a class="link-button" :href="topFileAddress(top.id)" download :aria-label="`Keep the top ${top.name} as a file`">Keep as a file</a>
-            <button type="button" class="link-button" :aria-label="`Take the top ${top.name} off`" @click="shelf.takeTopOff(top)">Take off</button>
-          </div>
-        </li>
-      </ul>
-      <h2 class="kind">Blocks</h2>
-    </template>
     <ul v-if="shelf.blocks.length > 0" class="blocks">
       <li v-for="block in shelf.blocks" :key="block.id">
         <RouterLink class="open" :to="{ name: 'press', params: { block: block.id } }" :aria-label="`Open ${block.name}`">
@@ -125,6 +106,24 @@ useScreenTitle(() => 'Shelf')
       <p>Blocks stand here. Begin a new one, or choose a block file, <code>*.keenseam.json</code>.</p>
     </div>
 
+    <template v-if="shelf.tops.length > 0">
+      <h2 class="kind">Tops</h2>
+      <ul class="tops">
+        <li v-for="top in shelf.tops" :key="top.id">
+          <RouterLink class="open" :to="{ name: 'top', params: { top: top.id } }" :aria-label="`Open the top ${top.name}`">
+            <TopFace :picture="top.picture" :label="`${top.name} as it hangs`" />
+          </RouterLink>
+          <div class="caption">
+            <h3>{{ top.name }}</h3>
+            <p class="soft">{{ counted(top.places, 'place') }}, {{ top.picture.isOnPoint ? 'on point' : 'straight' }}</p>
+          </div>
+          <div class="deeds">
+            <a class="link-button" :href="topFileAddress(top.id)" download :aria-label="`Keep the top ${top.name} as a file`">Keep as a file</a>
+            <button type="button" class="link-button" :aria-label="`Take the top ${top.name} off`" @click="shelf.takeTopOff(top)">Take off</button>
+          </div>
+        </li>
+      </ul>
+    </template>
     <details v-if="shelf.topsTakenOff.length > 0" class="off">
       <summary>Taken off the shelf: {{ counted(shelf.topsTakenOff.length, 'top') }}</summary>
       <ul>
@@ -196,14 +195,16 @@ h1 {
   font-size: 17px;
 }
 
-.blocks {
+.blocks,
+.tops {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
   gap: 36px 44px;
   padding-top: 16px;
 }
 
-.blocks li {
+.blocks li,
+.tops li {
   display: grid;
   gap: 4px;
 }
@@ -221,7 +222,7 @@ h1 {
 }
 
 .kind {
-  padding-top: 20px;
+  padding-top: 44px;
   font-size: 24px;
 }
 

@@ -109,12 +109,9 @@ async function look() {
   isPlanning.value = true
   await told(async () => {
     const answer = await api.planOfTop(props.top)
-    if (answer.state === 'working') {
-      timer = setTimeout(look, AGAIN)
-      return
-    }
     plan.value = answer.plan
-    isPlanning.value = false
+    isPlanning.value = answer.state === 'working'
+    if (isPlanning.value) timer = setTimeout(look, AGAIN)
   })
   if (problem.value !== null) isPlanning.value = false
 }
@@ -175,17 +172,18 @@ function press(event: KeyboardEvent) {
       <div class="panel">
         <section aria-labelledby="plan-title">
           <h2 id="plan-title">Which way are the outer seams pressed?</h2>
-          <p v-if="isPlanning" role="status">Working it out for all {{ shown.picture.places.length }} places …</p>
-          <template v-else-if="plan">
+          <template v-if="plan">
             <p v-for="sentence in plan.sentences" :key="sentence" role="status">{{ sentence }}</p>
+            <p v-if="isPlanning" class="soft" role="status">Still looking for a better way …</p>
             <ElButton v-if="turned.size > 0" @click="takeTurns">Lay them so</ElButton>
           </template>
+          <p v-else-if="isPlanning" role="status">Working it out for all {{ shown.picture.places.length }} places …</p>
           <ElButton v-else type="primary" @click="look">Plan the top</ElButton>
-          <label class="line">Blocks may be turned
+          <label class="stack">Blocks may be turned
             <ElSelect :model-value="fields.turns" aria-label="Blocks may be turned" @update:model-value="change({ turns: $event })">
               <ElOption value="fixed" label="not at all" />
-              <ElOption value="same-face" label="where it does not show" />
-              <ElOption value="any" label="as you like" />
+              <ElOption value="same-face" label="where nobody sees it" />
+              <ElOption value="any" label="wherever it helps, the face too" />
             </ElSelect>
           </label>
           <label v-for="one in fields.piles" :key="one.block" class="line">Piles of {{ one.block }}
@@ -360,8 +358,9 @@ section > * {
   gap: 10px;
 }
 
-.two .line {
-  grid-template-columns: minmax(0, 1fr) 170px;
+.stack {
+  display: grid;
+  gap: 4px;
 }
 
 .line > input.short {

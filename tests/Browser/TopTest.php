@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+final class TopTest extends BrowserTestCase
+{
+    public function test_a_top_is_made_of_a_block_set_on_point_and_planned(): void
+    {
+        $this->visit('/');
+        $this->find('.blocks');
+        $this->clickText('button', 'New top');
+        $this->find('.new-top .name input')->sendKeys('Slipway');
+        $this->clickOn('.new-top .block:nth-of-type(3) input');
+        $this->clickText('.new-top button', 'Lay it out');
+        $this->seesText('24 x 24 in finished');
+        self::assertSame('Slipway · Keen Seam', $this->browser->getTitle());
+        self::assertCount(4, $this->texts('.top-face .place'));
+
+        $this->clickText('button', 'Plan the top');
+        $this->seesText('Make 4 blocks, all pressed alike.');
+        $this->seesText('No other way to turn and press them is better.');
+        $this->look('top-planned');
+
+        $this->clickText('.el-radio-button', 'on point');
+        $this->seesText('in finished');
+        $this->waitUntil(fn (): bool => count($this->texts('.top-face .place')) === 5, 'the place between is not there');
+        $this->seesText('Plan the top');
+        $this->look('top-on-point');
+        $this->clickText('button', 'Take back: another setting');
+        $this->waitUntil(fn (): bool => count($this->texts('.top-face .place')) === 4, 'it is still on point');
+    }
+
+    public function test_places_are_chosen_turned_and_mirrored_by_keys_alone(): void
+    {
+        $this->visit('/tops/1');
+        $this->find('.top-face .place');
+        $this->browser->executeScript('document.querySelector(".board").focus()');
+        foreach ([WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_DOWN] as $key) {
+            $this->find('.board')->sendKeys($key);
+        }
+        $this->seesText('Row 2, column 2');
+        $this->find('.board')->sendKeys('t');
+        $this->waitUntil(fn (): bool => $this->title('2/2') === 'Row 2, column 2: Slack Water, turned by 90', 'it was not turned');
+        $this->find('.board')->sendKeys('m');
+        $this->waitUntil(fn (): bool => $this->title('2/2') === 'Row 2, column 2: Slack Water, mirrored, turned by 90', 'it was not mirrored');
+        $this->clickText('.el-radio-button', 'all');
+        $this->find('.board')->sendKeys('t');
+        $this->waitUntil(fn (): bool => str_ends_with($this->title('1/1'), 'Lamp Room, turned by 90'), 'the others were not turned');
+    }
+
+    public function test_what_is_refused_is_said_beside_the_field(): void
+    {
+        $this->visit('/tops/1');
+        $this->find('.top-face .place');
+        $this->browser->executeScript('const field = document.querySelector("[aria-label=\'Width of the sashes\']"); field.value = "wide"; field.dispatchEvent(new Event("change"))');
+        $this->waitUntil(fn (): bool => str_contains(implode('', $this->texts('.wrong')), '"wide"'), 'nothing was said');
+    }
+
+    private function title(string $place): string
+    {
+        return (string) $this->browser->executeScript("return document.querySelector('[data-place=\"$place\"] title')?.textContent ?? ''");
+    }
+
+    private function clickText(string $selector, string $text): void
+    {
+        $this->waitUntil(fn (): bool => $this->browser->executeScript('const found = [...document.querySelectorAll(arguments[0])].find((one) => one.textContent.trim() === arguments[1]); found?.click(); return !!found', [$selector, $text]) === true, "\"$text\" is not there");
+    }
+}
