@@ -25,6 +25,9 @@ final readonly class WorkedTops
 
     private const LONG = 45.0;
 
+    /** Seconds that a request searches where nobody else can. */
+    private const ALONE = 8.0;
+
     /** Larger tops are left to the worker at once: to price their seams takes seconds. */
     private const LARGE = 900;
 
@@ -79,7 +82,7 @@ final readonly class WorkedTops
         $face = TopFace::of($this->top($top));
         $isAlone = config('queue.default') === 'sync';
         if ($known === null && ($isAlone || count($face->face->patches) <= self::LARGE)) {
-            $known = self::searched($face, self::AT_ONCE);
+            $known = self::searched($face, $isAlone ? self::ALONE : self::AT_ONCE);
             $this->parts->keep($key, [$known, $isAlone]);
         }
         if ($isAlone || $known?->plan->proved === true) {

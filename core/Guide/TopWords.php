@@ -89,9 +89,9 @@ final readonly class TopWords
         }
         $places = array_map(fn (int $number): string => $this->whereIs($number), array_keys($turned));
 
-        return count($turned) > self::NAMED
-            ? sprintf('Turn %d of the %d blocks%s: they are marked in the picture.', count($turned), count($this->plan->sewn->copies), $by)
-            : sprintf('Turn the %s at %s%s.', count($turned) === 1 ? 'block' : 'blocks', Words::listed($places), $by);
+        return count($turned) > self::NAMED || count($turns) > 1
+            ? sprintf('Turn %d of the %d blocks%s.', count($turned), count($this->plan->sewn->copies), count($turns) > 1 ? $by : $by.': they are marked in the picture')
+            : sprintf('Turn the %s at %s%s.', count($turned) === 1 ? 'block' : 'blocks', implode('; ', $places), $by);
     }
 
     private function crossings(): string

@@ -79,6 +79,11 @@ final class TopShelfTest extends TestCase
         self::assertTrue($plan['proved']);
         self::assertSame($plan, $this->getJson('/api/tops/2/plan')->json('plan'));
 
+        // What it would be otherwise changes nothing.
+        self::assertSame('Lay them as they are placed.', $this->getJson('/api/tops/2/plan?fixed=1')->assertOk()->json('plan.sentences.1'));
+        self::assertSame([1, 2], array_values(array_unique(array_column($this->getJson('/api/tops/2/plan?more=one')->assertOk()->json('plan.places'), 'pile'))), 'two piles are better than one');
+        $this->getJson('/api/tops/2/plan?more=ten')->assertUnprocessable();
+        self::assertSame([1, 'same-face'], [$this->getJson('/api/tops/2')->json('version'), $this->getJson('/api/tops/2')->json('fields.turns')]);
         $this->putJson('/api/tops/2', ['change' => ['turns' => 'fixed', 'piles' => ['one' => 2]]], self::seen(1))->assertOk();
         $piles = $this->getJson('/api/tops/2/plan')->json('plan');
         self::assertMatchesRegularExpression('~^Make \d pressed as pile 1 and \d pressed as pile 2\.$~', $piles['sentences'][0]);

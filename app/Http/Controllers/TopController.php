@@ -21,6 +21,7 @@ use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Top\TopFace;
 use KeenSeam\Core\Top\TopNotPossible;
 use KeenSeam\Core\Top\TopStart;
+use KeenSeam\Core\Top\TurnsAllowed;
 
 /** Tops of the shelf. */
 final readonly class TopController
@@ -122,9 +123,20 @@ final readonly class TopController
         return new JsonResponse($this->sheet->of($top));
     }
 
-    /** @throws KeenSeamProblem */
-    public function plan(ShelfTop $top): JsonResponse
+    /**
+     * The plan; or what it would be with nothing turned, or with one pile more of a block.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function plan(Request $request, ShelfTop $top): JsonResponse
     {
+        $more = $request->query('more');
+        if ($request->boolean('fixed') || is_string($more)) {
+            $file = (array) json_decode($top->document, true);
+            $piles = is_array($file['piles'] ?? null) ? $file['piles'] : [];
+            $change = is_string($more) ? ['piles' => [$more => (is_int($piles[$more] ?? null) ? $piles[$more] : 1) + 1] + $piles] : ['turns' => TurnsAllowed::Fixed->value];
+            $top = (clone $top)->fill(['document' => ShelfTop::textOf($this->tops->fromFile($change + $file))]);
+        }
         $plan = $this->tops->plan($top);
 
         return new JsonResponse(['state' => $plan['state'], 'plan' => $plan['plan'] === null ? null : TopPlanSheet::of($plan['plan'], $this->tops->top($top))]);

@@ -136,7 +136,9 @@ export const undoTop = (id: number, version: number) => ask<TopShown>('POST', `/
 
 export const takeBlockOfTop = (id: number, version: number, key: string) => ask<TopShown>('PUT', `/tops/${id}/blocks/${encodeURIComponent(key)}`, { version })
 
-export const planOfTop = (id: number) => ask<TopPlanned>('GET', `/tops/${id}/plan`)
+/** What it would be with nothing turned, or with one pile more of a block. */
+export const planOfTop = (id: number, otherwise: { fixed: true } | { more: string } | null = null) =>
+  ask<TopPlanned>('GET', `/tops/${id}/plan${otherwise === null ? '' : 'more' in otherwise ? `?more=${encodeURIComponent(otherwise.more)}` : '?fixed=1'}`)
 
 export const takeTopOff = (id: number) => ask<null>('DELETE', `/tops/${id}`)
 

@@ -55,6 +55,7 @@ const reaches: [Reach, string][] = [
 function take(top: TopShown) {
   shown.value = top
   plan.value = null
+  otherwise.value = []
   isPlanning.value = false
   clearTimeout(timer)
   if (chosen.value !== null && place.value === null) chosen.value = null
@@ -103,6 +104,22 @@ function border(number: number, more: Record<string, unknown> | null) {
   const all = [...(fields.value?.borders ?? [])].map((one, i) => (i === number ? (more === null ? null : { ...one, ...more }) : one)).filter((one) => one !== null)
   if (number >= all.length && more !== null) all.push({ ...usual, ...more })
   return change({ borders: all.map((one) => ({ width: one.width, fabric: one.fabric, corners: one.square === null ? 'butted' : 'squares', ...(one.square === null ? {} : { square: one.square }) })) }, 'borders')
+}
+
+/** What the plan would be otherwise, each in a sentence. */
+const otherwise = shallowRef<{ name: string; words: string; piles?: Record<string, number> }[]>([])
+
+async function compare(name: string, how: { fixed: true } | { more: string }) {
+  await told(async () => {
+    const answer = await api.planOfTop(props.top, how)
+    if (answer.state === 'working' && answer.plan === null) {
+      timer = setTimeout(() => compare(name, how), AGAIN)
+      return
+    }
+    const crossings = answer.plan?.sentences.find((sentence) => sentence.includes('crossing')) ?? ''
+    const now = Object.fromEntries((fields.value?.piles ?? []).map((one) => [one.block, one.block === ('more' in how ? how.more : '') ? one.piles + 1 : one.piles]))
+    otherwise.value = [...otherwise.value.filter((one) => one.name !== name), { name, words: `${name}: ${crossings.charAt(0).toLowerCase()}${crossings.slice(1)}`, ...('more' in how ? { piles: now } : {}) }]
+  })
 }
 
 async function look() {
@@ -175,7 +192,15 @@ function press(event: KeyboardEvent) {
           <template v-if="plan">
             <p v-for="sentence in plan.sentences" :key="sentence" role="status">{{ sentence }}</p>
             <p v-if="isPlanning" class="soft" role="status">Still looking for a better way …</p>
-            <ElButton v-if="turned.size > 0" @click="takeTurns">Lay them so</ElButton>
+            <div class="deeds">
+              <ElButton v-if="turned.size > 0" @click="takeTurns">Lay them so</ElButton>
+              <button v-if="turned.size > 0" type="button" class="link-button" @click="compare('If nothing is turned', { fixed: true })">What if nothing is turned?</button>
+              <button v-for="one in fields.piles.filter((block) => block.piles < 4)" :key="one.block" type="button" class="link-button" @click="compare(`With ${one.piles + 1} piles of ${one.block}`, { more: one.block })">One pile more of {{ one.block }}?</button>
+            </div>
+            <p v-for="one in otherwise" :key="one.name" role="status">
+              {{ one.words }}
+              <button v-if="one.piles" type="button" class="link-button" @click="change({ piles: one.piles })">Press so</button>
+            </p>
           </template>
           <p v-else-if="isPlanning" role="status">Working it out for all {{ shown.picture.places.length }} places …</p>
           <ElButton v-else type="primary" @click="look">Plan the top</ElButton>

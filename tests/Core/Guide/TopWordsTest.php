@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Guide;
+
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Guide\TopWords;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\TopPlan;
+use KeenSeam\Core\Pressing\TopPlanner;
+use KeenSeam\Core\Top\Top;
+use KeenSeam\Core\Top\TopFace;
+use KeenSeam\Core\Top\TopFile;
+use KeenSeam\Core\Top\TopPlace;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Tops;
+
+final class TopWordsTest extends TestCase
+{
+    /** @return iterable<string, array{array<string, mixed>, array<string, int>, string}> setting, by how much which places are turned, and the sentence */
+    public static function turns(): iterable
+    {
+        $square = ['rows' => 2, 'columns' => 2];
+        yield 'none' => [$square, [], 'Lay them as they are placed.'];
+        yield 'one' => [$square, ['2,4' => 90], 'Turn the block at row 1, column 2 a quarter to the right.'];
+        yield 'two by the same' => [['rows' => 1, 'columns' => 3], ['2,2' => 180, '2,4' => 180], 'Turn the blocks at row 1, column 1; row 1, column 2 half round.'];
+        yield 'two by different turns' => [$square, ['2,4' => 90, '4,2' => 270], 'Turn every other block as the picture shows.'];
+        yield 'a checkerboard' => [$square, ['2,4' => 180, '4,2' => 180], 'Turn every other block half round.'];
+        yield 'a checkerboard that begins at the corner' => [$square, ['2,2' => 270, '4,4' => 270], 'Turn every other block a quarter to the left.'];
+        yield 'many' => [['rows' => 2, 'columns' => 4], array_fill_keys(['2,2', '2,4', '2,6', '2,8', '4,2', '4,4', '4,6'], 90), 'Turn 7 of the 8 blocks a quarter to the right: they are marked in the picture.'];
+        yield 'on point' => [['rows' => 2, 'columns' => 2, 'setting' => 'on-point', 'sides' => ['fabric' => 'C']], ['3,3' => 180], 'Turn the block at row 1 1/2, column 1 1/2 half round.'];
+    }
+
+    /**
+     * @param array<string, mixed> $over
+     * @param array<string, int>   $turned
+     */
+    #[DataProvider('turns')]
+    public function test_what_is_to_be_turned_is_said_as_shortly_as_it_can_be(array $over, array $turned, string $sentence): void
+    {
+        $top = TopFile::read(Tops::file(['turns' => 'fixed'] + $over, ['pA', 'pB', '/', 'pB', 'pA']));
+        $lying = $top->withPlaces(array_map(static fn (TopPlace $place): TopPlace => isset($turned[$place->key()]) ? $place->lying(new Placement(Turn::from($turned[$place->key()]))) : $place, $top->places));
+
+        self::assertSame($sentence, (new TopWords(self::planned($lying), $top))->sentences()[1]);
+    }
+
+    public function test_each_block_is_told_by_how_many_and_in_which_piles(): void
+    {
+        $several = TopFile::read(Tops::file(['rows' => 1, 'columns' => 3, 'places' => [['row' => 1, 'column' => 2, 'block' => 'two'], ['row' => 1, 'column' => 3, 'block' => 'one', 'mirrored' => true]]], ['pA', 'hAB', '/', 'pB', 'pC'], ['pA', 'pB']));
+        self::assertSame(['Make 1 of one.', 'Make 1 of two.', 'Make 1 of one mirrored.'], array_slice((new TopWords(self::planned($several), $several))->sentences(), 0, 3));
+
+        $two = TopFile::read(Tops::file(['rows' => 1, 'columns' => 2, 'turns' => 'fixed'], ['pA', 'pB']));
+        self::assertSame('Make 2 blocks, both pressed alike.', (new TopWords(self::planned($two), $two))->sentences()[0]);
+    }
+
+    public function test_crossings_that_stay_ridge_on_ridge_and_doubt_are_told(): void
+    {
+        $top = TopFile::read(Tops::file(['turns' => 'fixed', 'rows' => 3, 'columns' => 3], Tops::PINWHEEL));
+        $plan = self::planned($top);
+        $words = (new TopWords($plan, $top))->sentences();
+        $stacked = intdiv($plan->plan->cost->mismatch, 2);
+
+        self::assertSame(sprintf('%d of %d crossings nest; %d lie ridge on ridge.', count($plan->plan->matches) - $stacked, count($plan->plan->matches), $stacked), $words[2]);
+        self::assertSame('No other way to turn and press them is better.', $words[3]);
+        $open = new TopPlan($plan->sewn, $plan->plan->found([], $plan->plan->bound, false), $plan->piles);
+        self::assertSame('Found in the time there was; a better way may exist.', (new TopWords($open, $top))->sentences()[3]);
+    }
+
+    private static function planned(Top $top): TopPlan
+    {
+        return (new TopPlanner(TopConstruction::of(TopFace::of($top), Order::Rows), Order::Rows))->best(new PressQuestion(PressStyle::Nest));
+    }
+}
