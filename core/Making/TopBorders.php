@@ -54,8 +54,8 @@ final class TopBorders
         return [$width->plus(Surd::of($more)), $height->plus(Surd::of($more))];
     }
 
-    /** @return array{Surd, Surd} */
-    private static function inside(Top $top): array
+    /** @return array{Surd, Surd} width and height of the top as it hangs, without its borders, finished */
+    public static function inside(Top $top): array
     {
         $pitch = [$top->placeWidth()->plus($top->sashWidth()), $top->placeHeight()->plus($top->sashWidth())];
         if ($top->setting === Setting::OnPoint) {

@@ -9,6 +9,7 @@ use App\Workings\WorkedFile;
 use App\Workings\WorkedTop;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Block;
+use KeenSeam\Core\Guide\BorderSteps;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\Making\FilePlan;
@@ -42,6 +43,6 @@ final class SeamSteps extends SeamCommand
         $worked = new WorkedTop($top, $this->orderAsked(), $this->pressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP));
         $plan = $worked->plan()->plan;
 
-        return StepsDocument::of(WorkSteps::of($plan, $this->cutQuestion($this->whole('blocks', $this->option('blocks'))), $this->oneOf('chain', Chain::class), $plan->construction));
+        return StepsDocument::of([...WorkSteps::of($plan, $this->cutQuestion($this->whole('blocks', $this->option('blocks'))), $this->oneOf('chain', Chain::class), $plan->construction), ...BorderSteps::of($top)]);
     }
 }

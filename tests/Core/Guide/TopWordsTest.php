@@ -8,6 +8,8 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Guide\BorderSteps;
+use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\TopWords;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
@@ -70,6 +72,28 @@ final class TopWordsTest extends TestCase
         self::assertSame('No other way to turn and press them is better.', $words[3]);
         $open = new TopPlan($plan->sewn, $plan->plan->found([], $plan->plan->bound, false), $plan->piles);
         self::assertSame('Found in the time there was; a better way may exist.', (new TopWords($open, $top))->sentences()[3]);
+    }
+
+    public function test_borders_come_sides_first_each_cut_to_what_the_top_measures(): void
+    {
+        $top = TopFile::read(Tops::file(['columns' => 3, 'borders' => [['width' => '2', 'fabric' => 'C'], ['width' => '3', 'fabric' => 'A', 'corners' => 'squares', 'square' => 'B']]], ['pA']));
+        $steps = BorderSteps::of($top);
+        $texts = array_map(static fn (Step $step): string => $step->do->value.': '.$step->text, $steps);
+
+        self::assertSame([
+            'measure: Measure the top through its middle from top to bottom, three times; raw it should be 12 1/2 in.',
+            'cut: Cut both side strips of border 1 as long as the middle of the three, 2 1/2 in wide.',
+            'measure: Measure the top through its middle from side to side, the new strips too, three times; raw it should be 22 1/2 in.',
+            'measure: Measure the top through its middle from top to bottom, three times; raw it should be 16 1/2 in.',
+            'measure: Measure the top through its middle from side to side, without the new strips, three times; raw it should be 22 1/2 in.',
+            'cut: Cut the upper and the lower strip of border 2 as long as the middle of the three, 3 1/2 in wide, and sew a square of 3 1/2 in of Harbour ink to each of their ends; press toward the strip.',
+        ], [$texts[0], $texts[1], $texts[4], $texts[8], $texts[12], $texts[13]]);
+        self::assertCount(16, $steps);
+        self::assertSame(['Border 1', 'Border 2'], array_values(array_unique(array_map(static fn (Step $step): string => $step->title, $steps))));
+        self::assertSame([], BorderSteps::of(TopFile::read(Tops::file([], ['pA']))));
+        $onPoint = TopFile::read(Tops::file(['setting' => 'on-point', 'sides' => ['fabric' => 'C'], 'borders' => [['width' => '1', 'fabric' => 'A']]], ['pA']));
+        self::assertSame('Measure the top through its middle from top to bottom, three times; raw it should be 17 15/32 in.', BorderSteps::of($onPoint)[0]->text);
+        self::assertStringContainsString('side strips of the border', BorderSteps::of($onPoint)[1]->text);
     }
 
     private static function planned(Top $top): TopPlan
