@@ -118,8 +118,8 @@ useScreenTitle(() => 'Shelf')
             <p class="soft">{{ counted(top.places, 'place') }}, {{ top.picture.isOnPoint ? 'on point' : 'straight' }}</p>
           </div>
           <div class="deeds">
-            <a class="link-button" :href="topFileAddress(top.id)" download :aria-label="`Keep the top ${top.name} as a file`">Keep as a file</a>
-            <button type="button" class="link-button" :aria-label="`Take the top ${top.name} off`" @click="shelf.takeTopOff(top)">Take off</button>
+            <a class="link-button" :href="topFileAddress(top.id)" download :aria-label="`Keep as a file: ${top.name}`">Keep as a file</a>
+            <button type="button" class="link-button" :aria-label="`Take off ${top.name}`" @click="shelf.takeTopOff(top)">Take off</button>
           </div>
         </li>
       </ul>
@@ -129,7 +129,7 @@ useScreenTitle(() => 'Shelf')
       <ul>
         <li v-for="top in shelf.topsTakenOff" :key="top.id">
           <span>{{ top.name }}</span>
-          <button type="button" class="link-button" :aria-label="`Put the top ${top.name} back`" @click="shelf.putTopBack(top)">Put back</button>
+          <button type="button" class="link-button" :aria-label="`Put back ${top.name}`" @click="shelf.putTopBack(top)">Put back</button>
         </li>
       </ul>
     </details>

@@ -281,7 +281,7 @@ function press(event: KeyboardEvent) {
             <label class="line">Corners
               <ElSelect :model-value="one.square ?? ''" filterable :aria-label="`Corners of border ${number + 1}`" @update:model-value="border(number, { square: $event === '' ? null : $event })"><ElOption value="" label="butted" /><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="`squares of ${fabric.name}`" /></ElSelect>
             </label>
-            <button type="button" class="link-button" :aria-label="`Take border ${number + 1} away`" @click="border(number, null)">Take it away</button>
+            <button type="button" class="link-button" @click="border(number, null)">Take border {{ number + 1 }} away</button>
           </div>
           <ElButton @click="border(fields.borders.length, {})">Add a border</ElButton>
           <p v-if="wrong?.field === 'borders'" class="wrong" role="alert">{{ wrong.words }}</p>

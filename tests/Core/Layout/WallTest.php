@@ -45,7 +45,7 @@ final class WallTest extends TestCase
             $block = BlockFile::read(Blocks::generated($seed, 3, 2));
             self::assertEquals($block, BlockFile::read(BlockFileWriter::write($block)));
         }
-        foreach (glob(dirname(__DIR__, 3).'/database/demo/*.json') ?: [] as $file) {
+        foreach (glob(dirname(__DIR__, 3).'/database/demo/*.keenseam.json') ?: [] as $file) {
             $block = BlockFile::read((array) json_decode((string) file_get_contents($file), true));
             self::assertEquals($block, BlockFile::read((array) json_decode((string) json_encode(BlockFileWriter::write($block)), true)), $file);
         }
