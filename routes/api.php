@@ -65,6 +65,8 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::post('undo', [TopController::class, 'undo']);
     Route::put('blocks/{key}', [TopController::class, 'takeBlock']);
     Route::get('plan', [TopController::class, 'plan']);
+    Route::get('cutting', [TopController::class, 'cutting']);
+    Route::get('steps', [TopController::class, 'steps']);
     Route::get('file', [TopController::class, 'file']);
 });
 Route::apiResource('blocks', BlockController::class);

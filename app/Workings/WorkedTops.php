@@ -47,6 +47,16 @@ final readonly class WorkedTops
     }
 
     /**
+     * Taken apart as its blocks are placed.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function placed(ShelfTop $top): TopConstruction
+    {
+        return TopConstruction::of(TopFace::of($this->top($top)), Order::Rows);
+    }
+
+    /**
      * A top as it is changed to: read like a file, laid out, and taken apart, so that only what can be sewn is kept.
      *
      * @param array<array-key, mixed> $file

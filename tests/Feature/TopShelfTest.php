@@ -90,6 +90,20 @@ final class TopShelfTest extends TestCase
         self::assertSame('Lay them as they are placed.', $piles['sentences'][1]);
     }
 
+    public function test_what_is_cut_and_done_for_a_top_is_told(): void
+    {
+        $this->postJson('/api/tops', Tops::file(['setting' => 'on-point', 'sides' => ['fabric' => 'C'], 'borders' => [['width' => '2', 'fabric' => 'C']]], Tops::PINWHEEL))->assertCreated();
+        $cutting = $this->getJson('/api/tops/2/cutting')->assertOk()->json();
+        $ofSides = array_values(array_filter($cutting['cuts'], static fn (array $cut): bool => $cut['fabric'] === 'C'));
+
+        self::assertSame([['plain squares, sashes and sides'], ['border 1'], ['border 1'], ['plain squares, sashes and sides']], array_column($ofSides, 'for'));
+        self::assertSame(['A', 'B', 'C'], array_column($cutting['cloth'], 'fabric'));
+        $steps = $this->getJson('/api/tops/2/steps')->assertOk()->assertJson(['state' => 'done'])->json('steps');
+        self::assertStringStartsWith('Cut Sailcloth:', $steps[0]['text']);
+        self::assertContains('Square up the top to 17 15/32 x 17 15/32 in: straight edges, and not into the allowance of a point.', array_column($steps, 'text'));
+        self::assertSame('Press toward the border.', $steps[count($steps) - 1]['text']);
+    }
+
     public function test_a_file_comes_in_and_goes_out_the_same_and_a_bad_one_changes_nothing(): void
     {
         $file = Tops::generated(5);

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\BlockFiles\BlockFileReader;
 use App\Documents\TopPlanSheet;
 use App\Documents\TopSheet;
+use App\Documents\TopWorkSheet;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
 use App\Models\ShelfTop;
@@ -140,6 +141,24 @@ final readonly class TopController
         $plan = $this->tops->plan($top);
 
         return new JsonResponse(['state' => $plan['state'], 'plan' => $plan['plan'] === null ? null : TopPlanSheet::of($plan['plan'], $this->tops->top($top))]);
+    }
+
+    /** @throws KeenSeamProblem */
+    public function cutting(ShelfTop $top): JsonResponse
+    {
+        return new JsonResponse(TopWorkSheet::cutting($this->tops->placed($top)));
+    }
+
+    /**
+     * Everything there is to do, by the plan as far as it is known.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function steps(ShelfTop $top): JsonResponse
+    {
+        $plan = $this->tops->plan($top);
+
+        return new JsonResponse(['state' => $plan['plan'] === null ? 'working' : 'done', 'steps' => $plan['plan'] === null ? [] : TopWorkSheet::steps($plan['plan'], $this->tops->top($top))]);
     }
 
     public function file(ShelfTop $top): Response

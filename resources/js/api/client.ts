@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopPlanned, TopShelf, TopShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopCuttingShown, TopPlanned, TopStepsShown, TopShelf, TopShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -139,6 +139,10 @@ export const takeBlockOfTop = (id: number, version: number, key: string) => ask<
 /** What it would be with nothing turned, or with one pile more of a block. */
 export const planOfTop = (id: number, otherwise: { fixed: true } | { more: string } | null = null) =>
   ask<TopPlanned>('GET', `/tops/${id}/plan${otherwise === null ? '' : 'more' in otherwise ? `?more=${encodeURIComponent(otherwise.more)}` : '?fixed=1'}`)
+
+export const cuttingOfTop = (id: number) => ask<TopCuttingShown>('GET', `/tops/${id}/cutting`)
+
+export const stepsOfTop = (id: number) => ask<TopStepsShown>('GET', `/tops/${id}/steps`)
 
 export const takeTopOff = (id: number) => ask<null>('DELETE', `/tops/${id}`)
 

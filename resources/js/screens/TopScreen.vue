@@ -15,6 +15,7 @@ import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
 import type { TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
+import TopWork from '@/components/TopWork.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import FractionText from '@/drawing/FractionText.vue'
 import TopFace from '@/drawing/TopFace.vue'
@@ -286,6 +287,8 @@ function press(event: KeyboardEvent) {
           <ElButton @click="border(fields.borders.length, {})">Add a border</ElButton>
           <p v-if="wrong?.field === 'borders'" class="wrong" role="alert">{{ wrong.words }}</p>
         </section>
+
+        <TopWork :top="top" :version="shown.version" :units="fields.units" :fabrics="fabrics" />
       </div>
     </div>
   </main>

@@ -290,6 +290,29 @@ export interface TopPlanShown {
     pile: number
   }[]
 }
+export interface TopCuttingShown {
+  cuts: {
+    fabric: string
+    stack: string
+    count: number
+    shape: string
+    size: string[]
+    then: string
+    for: string[]
+  }[]
+  cloth: {
+    fabric: string
+    length: string
+    width: string
+  }[]
+}
+export interface TopStepsShown {
+  state: 'done' | 'working'
+  steps: {
+    title: string
+    text: string
+  }[]
+}
 export interface TopPlanned {
   state: 'done' | 'working'
   plan: TopPlanShown | null

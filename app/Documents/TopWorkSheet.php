@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Guide\BorderSteps;
+use KeenSeam\Core\Guide\Chain;
+use KeenSeam\Core\Guide\Step;
+use KeenSeam\Core\Guide\WorkSteps;
+use KeenSeam\Core\Making\Cut;
+use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Making\Packing;
+use KeenSeam\Core\Making\Then;
+use KeenSeam\Core\Pressing\TopPlan;
+use KeenSeam\Core\Top\Top;
+
+/** What is cut for a top, how much cloth that takes, and everything there is to do, as the screens show it. */
+final class TopWorkSheet
+{
+    /** @return array<string, mixed> */
+    public static function cutting(TopConstruction $placed): array
+    {
+        $top = $placed->top->top;
+        $plan = CuttingPlan::of($placed->construction, new CutQuestion(), $top);
+        $names = [];
+        foreach ($plan->units as $made) {
+            $names[$made->unit->label] = $made->unit->plural;
+        }
+
+        return [
+            'cuts' => array_map(static fn (Cut $cut): array => [
+                'fabric' => $cut->fabric,
+                'stack' => $cut->letter,
+                'count' => $cut->count,
+                'shape' => $cut->count === 1 ? $cut->shape->value : $cut->shape->value.'s',
+                'size' => $cut->width->equals($cut->height) ? [$cut->width->toText()] : [$cut->width->toText(), $cut->height->toText()],
+                'then' => $cut->then === Then::None ? '' : $cut->then->value,
+                'for' => array_values(array_unique(array_map(static fn (string $for): string => $names[$for] ?? ($for === 'plain' ? 'plain squares, sashes and sides' : $for), $cut->for))),
+            ], $plan->cuts),
+            'cloth' => array_map(static fn (string $fabric, Packing $packing): array => ['fabric' => $fabric, 'length' => $packing->length->toText(), 'width' => $packing->width->toText()], array_map(strval(...), array_keys($plan->fabric)), $plan->fabric),
+        ];
+    }
+
+    /** @return list<array{title: string, text: string}> blocks first, then the top, then its borders */
+    public static function steps(TopPlan $plan, Top $top): array
+    {
+        $steps = [...WorkSteps::of($plan->plan, new CutQuestion(), Chain::RowByRow, $plan->sewn->construction), ...BorderSteps::of($top)];
+
+        return array_map(static fn (Step $step): array => ['title' => $step->title, 'text' => $step->text], $steps);
+    }
+}
