@@ -54,14 +54,9 @@ final class TopLookDocument
     /** @return array{row: int|string, column: int|string} of the setting, for a cell of the frame */
     private static function where(TopFace $face, Cell $cell): array
     {
-        foreach ($face->parts as $part) {
-            if ($part->place !== null && $part->row === $cell->row && $part->column === $cell->column) {
-                $setting = $face->top->setting;
+        $place = $face->placeAt($cell);
+        $setting = $face->top->setting;
 
-                return ['row' => TopPlace::number($part->place->rowDoubled, $setting), 'column' => TopPlace::number($part->place->columnDoubled, $setting)];
-            }
-        }
-
-        throw new \LogicException('Only what lies in a place is judged.');
+        return ['row' => TopPlace::number($place->rowDoubled, $setting), 'column' => TopPlace::number($place->columnDoubled, $setting)];
     }
 }

@@ -12,6 +12,7 @@ use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\Lattice;
 use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Layout\OddOnesOut;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Top\Border;
 use KeenSeam\Core\Top\Design;
@@ -38,16 +39,34 @@ final readonly class TopSheet
             }
         }
 
+        $face = TopFace::of($top);
+
         return [
             'id' => $kept->id,
             'name' => $kept->name,
             'version' => $kept->version,
             'undo' => $kept->earlier === [] ? null : $kept->earlier[count($kept->earlier) - 1]['words'],
             'changed' => $changed,
-            'picture' => self::picture(TopFace::of($top)),
+            'picture' => self::picture($face),
+            'odd' => self::odd($face),
             'fields' => self::fields($top),
             'sizes' => self::sizes($top),
         ];
+    }
+
+    /** @return array{symmetry: string, places: list<array{row: string, column: string, turn: int, mirrored: bool}>}|null the blocks that break how the rest lie, and how they would have to lie; null where none does */
+    private static function odd(TopFace $face): ?array
+    {
+        $bare = $face->top->sashes === null ? $face : TopFace::of($face->top->withoutSashes());
+        $setting = $face->top->setting;
+        $found = OddOnesOut::of($bare->placesOnly(), $setting === Setting::OnPoint);
+        $places = [];
+        foreach ($found->odd as $odd) {
+            $place = $bare->placeAt($odd->cell);
+            $places[] = ['row' => (string) TopPlace::number($place->rowDoubled, $setting), 'column' => (string) TopPlace::number($place->columnDoubled, $setting), 'turn' => $odd->mend->turn->value, 'mirrored' => $odd->mend->mirrored];
+        }
+
+        return $places === [] ? null : ['symmetry' => $found->symmetry->words(), 'places' => $places];
     }
 
     /** @return array<string, mixed> */

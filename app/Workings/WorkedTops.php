@@ -7,6 +7,7 @@ namespace App\Workings;
 use App\BlockFiles\BlockFileReader;
 use App\Models\ShelfTop;
 use Illuminate\Contracts\Cache\Repository;
+use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\KeenSeamProblem;
@@ -57,7 +58,8 @@ final readonly class WorkedTops
     }
 
     /**
-     * A top as it is changed to: read like a file, laid out, and taken apart, so that only what can be sewn is kept.
+     * A top as it is changed to: read like a file, laid out, and its blocks taken apart, so that only what can be sewn is kept;
+     * rows of blocks always can.
      *
      * @param array<array-key, mixed> $file
      *
@@ -65,8 +67,16 @@ final readonly class WorkedTops
      */
     public function fromFile(array $file): Top
     {
-        $top = $this->reader->readTop(json_encode($file, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
-        TopConstruction::of(TopFace::of($top), Order::Rows);
+        return $this->fromText(json_encode($file, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+    }
+
+    /** @throws KeenSeamProblem */
+    public function fromText(string $text): Top
+    {
+        $top = $this->reader->readTop($text);
+        foreach (TopFace::of($top)->designs as $key => $face) {
+            Construction::of($face, Order::from($top->designs[$key]->order));
+        }
 
         return $top;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Top;
 
+use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Top\Internal\TopFaceBuilder;
@@ -43,5 +44,17 @@ final readonly class TopFace
         $whole = $this->face->whole;
 
         return new Face($this->face->block, $this->face->lattice, $this->face->patches, new PlacedUnit($whole->cell, $whole->placement, $whole->outline, $units === [] ? $whole->parts : $units), $this->face->kind, $this->face->within);
+    }
+
+    /** The place of the setting that a cell of the frame is. */
+    public function placeAt(Cell $cell): TopPlace
+    {
+        foreach ($this->parts as $part) {
+            if ($part->place !== null && $part->row === $cell->row && $part->column === $cell->column) {
+                return $part->place;
+            }
+        }
+
+        throw new \LogicException('The cell lies in a place.');
     }
 }

@@ -90,6 +90,17 @@ final class TopShelfTest extends TestCase
         self::assertSame('Lay them as they are placed.', $piles['sentences'][1]);
     }
 
+    public function test_a_block_that_breaks_how_the_rest_lie_is_told_with_its_mend(): void
+    {
+        $places = [];
+        foreach ([[1, 1, 0], [1, 2, 0], [2, 2, 180], [2, 1, 270]] as [$row, $column, $turn]) {
+            $places[] = ['row' => $row, 'column' => $column, 'block' => 'one', 'turn' => $turn];
+        }
+        $odd = $this->postJson('/api/tops', Tops::file(['places' => $places, 'sashes' => ['width' => '1', 'fabric' => 'C']], ['hAB', 'pA', '/', 'pC', 'pB']))->assertCreated()->json('odd');
+        self::assertSame(['symmetry' => 'the same after a quarter turn', 'places' => [['row' => '1', 'column' => '2', 'turn' => 90, 'mirrored' => false]]], $odd);
+        self::assertNull($this->putJson('/api/tops/2', ['change' => ['places' => [['row' => 1, 'column' => 2, 'block' => 'one', 'turn' => 90]]]], self::seen(1))->assertOk()->json('odd'));
+    }
+
     public function test_what_is_cut_and_done_for_a_top_is_told(): void
     {
         $this->postJson('/api/tops', Tops::file(['setting' => 'on-point', 'sides' => ['fabric' => 'C'], 'borders' => [['width' => '2', 'fabric' => 'C']]], Tops::PINWHEEL))->assertCreated();

@@ -56,8 +56,7 @@ final readonly class TopController
      */
     public function store(Request $request): JsonResponse
     {
-        $top = $this->reader->readTop($request->getContent());
-        TopFace::of($top);
+        $top = $this->tops->fromText($request->getContent());
         $made = ShelfTop::query()->create(['name' => $top->name, 'document' => ShelfTop::textOf($top)]);
 
         return new JsonResponse($this->sheet->of($made), JsonResponse::HTTP_CREATED);

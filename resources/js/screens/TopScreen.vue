@@ -94,6 +94,15 @@ const fill = (with_: string) => lay((one) => (with_.startsWith('block ') ? { blo
 const isSquare = computed(() => shown.value?.picture.blocks.every((block) => block.width === block.height) ?? true)
 const holds = computed(() => (place.value === null ? '' : place.value.block === null ? `fabric ${place.value.fabric}` : `block ${place.value.block}`))
 
+/** Lays the blocks that break the top's symmetry as it asks. */
+function mend() {
+  const top = shown.value
+  if (!top?.odd) return
+  const line = (text: string) => (top.fields.setting === 'straight' ? Number(text) : text)
+  const held = new Map(top.picture.places.map((one) => [key(one), one.block]))
+  void change({ places: top.odd.places.map((one) => ({ row: line(one.row), column: line(one.column), block: held.get(`${one.row}/${one.column}`), turn: one.turn, mirrored: one.mirrored })) })
+}
+
 const sash = (more: Record<string, unknown>) => {
   const now = fields.value?.sashes ?? { width: fields.value?.units === 'mm' ? '25' : '1', fabric: fabrics.value[0]?.key ?? '', cornerstone: null, outer: false }
   const next = { ...now, ...more }
@@ -220,6 +229,10 @@ function press(event: KeyboardEvent) {
         <section aria-labelledby="place-title">
           <h2 id="place-title">What lies where</h2>
           <p id="chosen-place" aria-live="polite">{{ place ? `Row ${place.row}, column ${place.column}` : 'Touch a place in the picture to choose it.' }}</p>
+          <template v-if="shown.odd">
+            <p role="status">The top is {{ shown.odd.symmetry }}, but for {{ shown.odd.places.map((one) => `row ${one.row}, column ${one.column}`).join('; ') }}.</p>
+            <ElButton @click="mend">Lay {{ shown.odd.places.length === 1 ? 'it' : 'them' }} like the rest</ElButton>
+          </template>
           <template v-if="place">
             <label class="line">Holds
               <ElSelect :model-value="holds" filterable aria-label="What the place holds" @update:model-value="fill($event)">

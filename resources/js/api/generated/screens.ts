@@ -246,6 +246,16 @@ export interface TopShown {
     key: string
     name: string
   }[]
+  /** Blocks that break how the rest lie, and how they would have to lie. */
+  odd: {
+    symmetry: string
+    places: {
+      row: string
+      column: string
+      turn: 0 | 90 | 180 | 270
+      mirrored: boolean
+    }[]
+  } | null
   picture: TopPicture
   fields: TopFields
   sizes: {
