@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workings;
 
 use App\BlockFiles\BlockFileReader;
+use App\Documents\TopWorkSheet;
 use App\Models\ShelfTop;
 use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
@@ -48,13 +49,15 @@ final readonly class WorkedTops
     }
 
     /**
-     * Taken apart as its blocks are placed.
+     * What is cut for it.
+     *
+     * @return array<string, mixed>
      *
      * @throws KeenSeamProblem
      */
-    public function placed(ShelfTop $top): TopConstruction
+    public function cutting(ShelfTop $top): array
     {
-        return TopConstruction::of(TopFace::of($this->top($top)), Order::Rows);
+        return $this->parts->part(KeptParts::key('top-cutting', [$top->document]), fn (): array => TopWorkSheet::cutting(TopConstruction::of(TopFace::of($this->top($top)), Order::Rows)));
     }
 
     /**
