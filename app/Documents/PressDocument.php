@@ -213,7 +213,7 @@ final class PressDocument
     }
 
     /** @return \Generator<array<string, mixed>> */
-    private static function joins(PressingPlan $plan): \Generator
+    public static function joins(PressingPlan $plan): \Generator
     {
         $lattice = $plan->construction->face->lattice;
         $piles = array_flip(array_map(self::pileName(...), self::piles($plan)));
@@ -255,7 +255,7 @@ final class PressDocument
     }
 
     /** @return list<array<string, mixed>> */
-    private static function crossings(PressingPlan $plan): array
+    public static function crossings(PressingPlan $plan): array
     {
         $lattice = $plan->construction->face->lattice;
         $joins = $plan->construction->joins;

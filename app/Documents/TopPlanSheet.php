@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use KeenSeam\Core\Guide\RowWords;
 use KeenSeam\Core\Guide\TopWords;
+use KeenSeam\Core\Pressing\Back;
 use KeenSeam\Core\Pressing\Nesting;
+use KeenSeam\Core\Pressing\Rules;
+use KeenSeam\Core\Pressing\TopPile;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Top\TopPlace;
@@ -35,6 +39,24 @@ final class TopPlanSheet
             'proved' => $plan->plan->proved,
             'crossings' => ['nested' => $plan->plan->count(Nesting::Nested), 'stacked' => $plan->plan->count(Nesting::Stacked)],
             'places' => $places,
+            'made' => array_map(self::made(...), $plan->made),
+        ];
+    }
+
+    /** @return array<string, mixed> how a block of a pile is pressed, from the back and in words */
+    private static function made(TopPile $pile): array
+    {
+        $plan = $pile->plan;
+
+        return [
+            'block' => $pile->design->key,
+            'mirrored' => $pile->mirrored,
+            'pile' => $pile->pile + 1,
+            'count' => $pile->count,
+            'face' => FaceDocument::of($plan->construction->face),
+            'joins' => iterator_to_array(PressDocument::joins($plan), false),
+            'flaps' => PressDocument::flaps($plan, iterator_to_array(Back::of($plan->construction, $plan->pressing), false)),
+            'rows' => $pile->mirrored ? [] : array_map(static fn (RowWords $row): array => ['title' => $row->title, 'way' => $row->way], RowWords::of($plan, new Rules($plan->construction))),
         ];
     }
 }

@@ -12,10 +12,12 @@ final readonly class TopPlan
     /**
      * @param TopConstruction $sewn  with every block turned as the plan turns it
      * @param list<int>       $piles from 0, by copy
+     * @param list<TopPile>   $made  each pile of each block, in the order in which they come in the frame
      */
     public function __construct(
         public TopConstruction $sewn,
         public PressingPlan $plan,
         public array $piles,
+        public array $made,
     ) {}
 }

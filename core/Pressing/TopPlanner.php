@@ -91,7 +91,7 @@ final readonly class TopPlanner
         $plan = $best->plan;
 
         // No plan costs less than nothing; where not all were tried no more than that is known.
-        return new TopPlan($best->sewn, $plan->found($plan->turnedUnits, $isProved ? $plan->bound : new Cost(), $isProved && $plan->proved), $best->piles);
+        return new TopPlan($best->sewn, $plan->found($plan->turnedUnits, $isProved ? $plan->bound : new Cost(), $isProved && $plan->proved), $best->piles, $best->made);
     }
 
     /** @param \Closure(): bool $timeIsUp */
@@ -109,7 +109,7 @@ final readonly class TopPlanner
         $plan = $better->plan;
 
         // Proved are both or neither: the best of two is only as sure as the less sure one.
-        return new TopPlan($better->sewn, $plan->found($plan->turnedUnits, $plan->bound, $plan->proved && $other->plan->proved), $better->piles);
+        return new TopPlan($better->sewn, $plan->found($plan->turnedUnits, $plan->bound, $plan->proved && $other->plan->proved), $better->piles, $better->made);
     }
 
     /**
@@ -156,7 +156,40 @@ final readonly class TopPlanner
         ksort($directions);
         $plan = (new PressingPlanner($sewn->construction))->price(new Pressing(array_values($directions)), $question);
 
-        return new TopPlan($sewn, $plan->found($turned, $model->weight->toCost($optimum->boundHigh, $optimum->boundLow), $optimum->exact), $piles);
+        return new TopPlan($sewn, $plan->found($turned, $model->weight->toCost($optimum->boundHigh, $optimum->boundLow), $optimum->exact), $piles, $this->made($sewn, $variables, $optimum->values, $question));
+    }
+
+    /**
+     * @param list<int> $values
+     *
+     * @return list<TopPile>
+     */
+    private function made(TopConstruction $sewn, TopVariables $variables, array $values, PressQuestion $question): array
+    {
+        $copies = [];
+        foreach ($sewn->copies as $number => $copy) {
+            $copies[$copy->made.' '.$variables->chosenFor($number, $values)->pile][] = $number;
+        }
+
+        return array_values(array_map(function (array $numbers) use ($sewn, $variables, $values, $question): TopPile {
+            $copy = $sewn->copies[$numbers[0]];
+            $design = $copy->place->wholeDesign() ?? throw new \LogicException('A copy is of a design.');
+            $mirrored = $copy->place->place?->placement->mirrored === true;
+            $directions = $variables->pressedInDesign($numbers[0], $values);
+            $construction = $copy->design;
+            if ($mirrored) {
+                $alone = TopConstruction::of(TopFace::of($sewn->top->top->alone($design, new Placement(mirrored: true))), $this->order);
+                $construction = $alone->construction;
+                $laid = [];
+                foreach ($alone->copies[0]->turns[0]->seams as $number => $seam) {
+                    $laid[$seam['join']] = $seam['reversed'] ? array_reverse($directions[$number]) : $directions[$number];
+                }
+                ksort($laid);
+                $directions = array_values($laid);
+            }
+
+            return new TopPile($design, $mirrored, $variables->chosenFor($numbers[0], $values)->pile, count($numbers), (new PressingPlanner($construction))->price(new Pressing($directions), $question));
+        }, $copies));
     }
 
     /**

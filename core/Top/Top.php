@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Top;
 
 use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
@@ -120,5 +121,11 @@ final readonly class Top
         }
 
         return new self($this->name, $this->unit, $this->allowance, $this->fabrics, $this->designs, $this->setting, $rows, $columns, array_values($places), $this->turns, $this->piles, $this->sashes, $this->sides, $this->borders);
+    }
+
+    /** One of its blocks by itself. */
+    public function alone(Design $design, Placement $placement): self
+    {
+        return new self($design->key, $this->unit, $this->allowance, $this->fabrics, $this->designs, Setting::Straight, 1, 1, [new TopPlace(2, 2, $design, $placement)], TurnsAllowed::Fixed, [], null, null, []);
     }
 }

@@ -13,10 +13,11 @@ import 'element-plus/es/components/radio-group/style/css'
 import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
-import type { TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
+import type { JoinShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TopWork from '@/components/TopWork.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import BlockBack from '@/drawing/BlockBack.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import TopFace from '@/drawing/TopFace.vue'
 import { neighbour, reached, type Reach } from '@/drawing/topGeometry'
@@ -143,6 +144,8 @@ async function look() {
   if (problem.value !== null) isPlanning.value = false
 }
 
+const joinsOf = (pile: TopPileShown): JoinShown[] => pile.joins.map((join) => ({ ...join, pile: [join.id], locked: false, ruled: false, isPressed: false }))
+
 /** Lays every block as the plan turns it. */
 function takeTurns() {
   const top = shown.value
@@ -201,6 +204,13 @@ function press(event: KeyboardEvent) {
           <h2 id="plan-title">Which way are the outer seams pressed?</h2>
           <template v-if="plan">
             <p v-for="sentence in plan.sentences" :key="sentence" role="status">{{ sentence }}</p>
+            <figure v-for="pile in plan.made" :key="`${pile.block} ${pile.mirrored} ${pile.pile}`" class="pile">
+              <figcaption>
+                <b>{{ pile.count }} of {{ pile.block }}{{ pile.mirrored ? ', its mirror image' : '' }}{{ (fields.piles.find((one) => one.block === pile.block)?.piles ?? 1) > 1 ? `, pile ${pile.pile}` : '' }}</b>, from the back:
+                <span v-for="row in pile.rows" :key="row.title">{{ row.title }} {{ row.way }}. </span>
+              </figcaption>
+              <BlockBack :name="pile.block" :face="pile.face" :flaps="pile.flaps" :joins="joinsOf(pile)" :crossings="[]" :highlighted="pile.joins.map((join) => join.id)" :is-live="false" :pixels="300" />
+            </figure>
             <p v-if="isPlanning" class="soft" role="status">Still looking for a better way …</p>
             <div class="deeds">
               <ElButton v-if="turned.size > 0" @click="takeTurns">Lay them so</ElButton>
@@ -418,6 +428,15 @@ section > * {
 .two {
   display: grid;
   gap: 8px;
+}
+
+.pile {
+  margin: 0;
+}
+
+.pile :deep(svg) {
+  width: 100%;
+  max-height: 320px;
 }
 
 .reach {

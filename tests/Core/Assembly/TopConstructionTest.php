@@ -12,6 +12,7 @@ use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Assembly\TopTurn;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Placement;
+use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Top\Laying;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -124,11 +125,15 @@ final class TopConstructionTest extends TestCase
         }
     }
 
-    /** Where the block comes to lie, every seam of the design is the seam it is told to be, its parts on the sides that are told. */
+    /**
+     * Where the block comes to lie, every seam of the design is the seam it is told to be, its parts on the sides that are told.
+     *
+     * @param array{join: int, swapped: bool, reversed: bool} $seam
+     */
     private static function assertLiesAs(TopConstruction $top, TopCopy $copy, TopTurn $turn, Join $inDesign, array $seam): void
     {
         $placed = $copy->place->place->placement ?? new Placement();
-        $after = new Placement(\KeenSeam\Core\Block\Turn::ofQuarters($placed->turn->quarters() + $turn->turn->quarters()), $placed->mirrored);
+        $after = new Placement(Turn::ofQuarters($placed->turn->quarters() + $turn->turn->quarters()), $placed->mirrored);
         $scale = intdiv($top->construction->face->lattice->steps, $copy->design->face->lattice->steps);
         $lay = Laying::of($copy->design->face, $after, $scale);
         $corner = $copy->place->units[0]->outline->corner();

@@ -70,7 +70,7 @@ final class TopWordsTest extends TestCase
 
         self::assertSame(sprintf('%d of %d crossings nest; %d lie ridge on ridge.', count($plan->plan->matches) - $stacked, count($plan->plan->matches), $stacked), $words[2]);
         self::assertSame('No other way to turn and press them is better.', $words[3]);
-        $open = new TopPlan($plan->sewn, $plan->plan->found([], $plan->plan->bound, false), $plan->piles);
+        $open = new TopPlan($plan->sewn, $plan->plan->found([], $plan->plan->bound, false), $plan->piles, $plan->made);
         self::assertSame('Found in the time there was; a better way may exist.', (new TopWords($open, $top))->sentences()[3]);
     }
 

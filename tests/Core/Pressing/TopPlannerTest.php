@@ -188,6 +188,33 @@ final class TopPlannerTest extends TestCase
         self::assertLessThanOrEqual(array_values(self::planned(['turns' => 'same-face'] + $file)->plan->cost->figures(PressStyle::Nest)), array_values($plan->cost->figures(PressStyle::Nest)));
     }
 
+    /** What is told of a pile by itself is how its copies lie in the top, as far as the two can be compared. */
+    #[DataProvider('seeds')]
+    public function test_each_pile_is_told_as_its_copies_are_pressed(int $seed): void
+    {
+        $plan = self::planned(Tops::generated($seed));
+        $told = [];
+        foreach ($plan->made as $pile) {
+            $told[$pile->design->key.($pile->mirrored ? ' mirrored' : '').' '.$pile->pile] = $pile;
+        }
+        $counts = [];
+        foreach ($plan->sewn->copies as $number => $copy) {
+            $name = $copy->made.' '.$plan->piles[$number];
+            $counts[$name] = ($counts[$name] ?? 0) + 1;
+            $inTop = $alone = [];
+            foreach ($copy->joins as $design => $join) {
+                $inTop[implode(' ', $copy->design->joins[$design]->patchIds())] = $plan->plan->pressing->directions[$join][0]->value;
+            }
+            foreach ($told[$name]->plan->construction->joins as $join) {
+                $alone[implode(' ', $join->patchIds())] = $told[$name]->plan->pressing->directions[$join->id][0]->value;
+            }
+            ksort($inTop);
+            ksort($alone);
+            self::assertSame($inTop, $alone);
+        }
+        self::assertSame($counts, array_map(static fn ($pile): int => $pile->count, $told));
+    }
+
     public function test_a_seam_that_is_held_holds_its_block_too(): void
     {
         $file = Tops::file([], Tops::PINWHEEL);

@@ -284,6 +284,64 @@ export interface NamedBlock {
   id: number
   name: string
 }
+export interface TopPileShown {
+  block: string
+  mirrored: boolean
+  pile: number
+  count: number
+  face: FaceShown
+  joins: JoinTold[]
+  flaps: FlapShown[]
+  rows: {
+    title: string
+    way: string
+  }[]
+}
+export interface FaceShown {
+  width: number
+  height: number
+  units: 'in' | 'mm'
+  allowance: number
+  /** One text when square, else width and height. */
+  finished: string[]
+  unfinished: string[]
+  fabrics: FabricShown[]
+  patches: PatchShown[]
+}
+export interface PatchShown {
+  id: number
+  fabric: string
+  points: Place[]
+}
+/** As the server tells it; the screens put the piles beside each join. */
+export interface JoinTold {
+  id: number
+  title: string
+  /** What the left and the right part are called: "unit 1", "row 2", "Harbour ink". */
+  left: string
+  right: string
+  /** Which of the piles it is pressed with, if there is more than itself in it. */
+  pile: number | null
+  /** Whether it is a seam inside a unit, not one of the block's own rows. */
+  isOfUnit: boolean
+  /** Of the block, in which the unit lies that it is a seam of. */
+  cell: [number, number] | null
+  /** Of the unit it lies in. */
+  place: string | null
+  from: Place
+  to: Place
+  /** 1 when the left part lies clockwise of the direction from start to end. */
+  leftSide: 1 | -1
+  press: PressDirection[]
+  divisions: Place[]
+  patches: number[]
+}
+export interface FlapShown {
+  patch: number
+  allowance: boolean
+  turnedUp: boolean
+  points: Place[]
+}
 export interface TopPlanShown {
   sentences: string[]
   proved: boolean
@@ -291,6 +349,8 @@ export interface TopPlanShown {
     nested: number
     stacked: number
   }
+  /** How the blocks of each pile are pressed. */
+  made: TopPileShown[]
   /** Items: turned: from how it is placed. */
   places: {
     row: string
@@ -327,22 +387,6 @@ export interface TopPlanned {
   state: 'done' | 'working'
   plan: TopPlanShown | null
 }
-export interface PatchShown {
-  id: number
-  fabric: string
-  points: Place[]
-}
-export interface FaceShown {
-  width: number
-  height: number
-  units: 'in' | 'mm'
-  allowance: number
-  /** One text when square, else width and height. */
-  finished: string[]
-  unfinished: string[]
-  fabrics: FabricShown[]
-  patches: PatchShown[]
-}
 export interface ShelfBlock {
   id: number
   name: string
@@ -375,29 +419,6 @@ export interface BlockTold {
   name: string
   version: number
 }
-/** As the server tells it; the screens put the piles beside each join. */
-export interface JoinTold {
-  id: number
-  title: string
-  /** What the left and the right part are called: "unit 1", "row 2", "Harbour ink". */
-  left: string
-  right: string
-  /** Which of the piles it is pressed with, if there is more than itself in it. */
-  pile: number | null
-  /** Whether it is a seam inside a unit, not one of the block's own rows. */
-  isOfUnit: boolean
-  /** Of the block, in which the unit lies that it is a seam of. */
-  cell: [number, number] | null
-  /** Of the unit it lies in. */
-  place: string | null
-  from: Place
-  to: Place
-  /** 1 when the left part lies clockwise of the direction from start to end. */
-  leftSide: 1 | -1
-  press: PressDirection[]
-  divisions: Place[]
-  patches: number[]
-}
 export interface CrossingShown {
   join: number
   seams: (number | null)[]
@@ -412,12 +433,6 @@ export interface JunctionShown {
   peak: number
   /** Plies in 64 directions round the junction, clockwise from the right. */
   plies: number[]
-}
-export interface FlapShown {
-  patch: number
-  allowance: boolean
-  turnedUp: boolean
-  points: Place[]
 }
 export interface StepShown {
   do: 'join' | 'press' | 'lay-out'
