@@ -34,11 +34,9 @@ final readonly class TopCopy
     public function standing(): string
     {
         $place = $this->place->place ?? throw new \LogicException('A block stands in a place.');
-        [$row, $column] = [$place->rowDoubled, $place->columnDoubled];
-        // On point the squares lie along the frame, where whole rows and columns are the slanting ones.
-        $isOnPoint = $row % 2 === 1 || $column % 2 === 1;
+        $row = $place->rowDoubled;
 
-        return implode(' ', [$this->made, $place->placement->turn->value, intdiv($row, 2) % 2, intdiv($column, 2) % 2, $isOnPoint ? 'between' : '']);
+        return implode(' ', [$this->made, $place->placement->turn->value, ...$place->parity(), $row % 2 === 1 ? 'between' : '']);
     }
 
     /** @param list<TopTurn> $turns */

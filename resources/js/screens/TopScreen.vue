@@ -209,7 +209,7 @@ function press(event: KeyboardEvent) {
                 <b>{{ pile.count }} of {{ pile.block }}{{ pile.mirrored ? ', its mirror image' : '' }}{{ (fields.piles.find((one) => one.block === pile.block)?.piles ?? 1) > 1 ? `, pile ${pile.pile}` : '' }}</b>, from the back:
                 <span v-for="row in pile.rows" :key="row.title">{{ row.title }} {{ row.way }}. </span>
               </figcaption>
-              <BlockBack :name="pile.block" :face="pile.face" :flaps="pile.flaps" :joins="joinsOf(pile)" :crossings="[]" :highlighted="pile.joins.map((join) => join.id)" :is-live="false" :pixels="300" />
+              <BlockBack :name="pile.block" :face="pile.face" :flaps="pile.flaps" :joins="joinsOf(pile)" :crossings="[]" :highlighted="pile.joins.filter((join) => !join.isOfUnit).map((join) => join.id)" :is-live="false" :pixels="300" />
             </figure>
             <p v-if="isPlanning" class="soft" role="status">Still looking for a better way …</p>
             <div class="deeds">
