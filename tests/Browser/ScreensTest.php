@@ -15,8 +15,8 @@ final class ScreensTest extends BrowserTestCase
     public function test_every_screen_has_a_title_of_its_own_and_takes_the_focus_to_its_heading(): void
     {
         $this->visit('/');
-        $this->seesText('Blocks on the shelf');
-        self::assertSame('Blocks on the shelf · Keen Seam', $this->browser->getTitle());
+        $this->seesText('On the shelf');
+        self::assertSame('On the shelf · Keen Seam', $this->browser->getTitle());
         $this->find('a[aria-label="Open Slack Water"]')->click();
         $this->isOn('Press, Slack Water');
         foreach (['Wall' => 'Wall, Slack Water', 'Cut and make' => 'Cut and make, Slack Water', 'Order' => 'Order of sewing, Slack Water', 'Joins' => 'Joins, Slack Water', 'Machine' => 'Harbour ink, Slack Water'] as $station => $title) {

@@ -22,7 +22,7 @@ final class TopTest extends BrowserTestCase
 
         $this->clickText('button', 'Plan the top');
         $this->seesText('Make 4 blocks, all pressed alike.');
-        $this->seesText('No other way to turn and press them is better.');
+        $this->seesText('crossings nest');
         $this->look('top-planned');
 
         $this->clickText('.el-radio-button', 'on point');

@@ -35,7 +35,7 @@ async function bringIn(files: FileList | null | undefined) {
   arrived.value = await shelf.bringIn(file)
   if (picker.value) picker.value.value = ''
 }
-useScreenTitle(() => 'Shelf')
+useScreenTitle(() => 'On the shelf')
 </script>
 
 <template>
@@ -49,8 +49,8 @@ useScreenTitle(() => 'Shelf')
         <RouterLink class="link-button" :to="{ name: 'logbook' }">Logbook</RouterLink>
         <span class="soft">Drop a file here, or</span>
         <ElButton @click="picker?.click()">Choose a file</ElButton>
-        <ElButton type="primary" :aria-expanded="isBeginning" @click="((isBeginning = !isBeginning), (isBeginningTop = false))">New block</ElButton>
         <ElButton :aria-expanded="isBeginningTop" :disabled="shelf.blocks.length === 0" @click="((isBeginningTop = !isBeginningTop), (isBeginning = false))">New top</ElButton>
+        <ElButton type="primary" :aria-expanded="isBeginning" @click="((isBeginning = !isBeginning), (isBeginningTop = false))">New block</ElButton>
         <input ref="picker" class="visually-hidden" type="file" accept=".json,application/json" aria-label="Block or top file" tabindex="-1" @change="bringIn(picker?.files)" />
       </div>
     </header>
