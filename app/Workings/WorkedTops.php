@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Workings;
 
 use App\BlockFiles\BlockFileReader;
-use App\Documents\TopWorkSheet;
 use App\Models\ShelfTop;
 use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
@@ -49,15 +48,17 @@ final readonly class WorkedTops
     }
 
     /**
-     * What is cut for it.
+     * What is told of a top as its blocks are placed, worked out once.
+     *
+     * @param \Closure(TopConstruction): array<string, mixed> $told
      *
      * @return array<string, mixed>
      *
      * @throws KeenSeamProblem
      */
-    public function cutting(ShelfTop $top): array
+    public function told(ShelfTop $top, string $part, \Closure $told): array
     {
-        return $this->parts->part(KeptParts::key('top-cutting', [$top->document]), fn (): array => TopWorkSheet::cutting(TopConstruction::of(TopFace::of($this->top($top)), Order::Rows)));
+        return $this->parts->part(KeptParts::key($part, [$top->document]), fn (): array => $told(TopConstruction::of(TopFace::of($this->top($top)), Order::Rows)));
     }
 
     /**

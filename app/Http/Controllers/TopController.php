@@ -145,7 +145,7 @@ final readonly class TopController
     /** @throws KeenSeamProblem */
     public function cutting(ShelfTop $top): JsonResponse
     {
-        return new JsonResponse($this->tops->cutting($top));
+        return new JsonResponse($this->tops->told($top, 'top-cutting', TopWorkSheet::cutting(...)));
     }
 
     /**
