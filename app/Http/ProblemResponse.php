@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Exceptions\ChangedElsewhere;
 use App\Exceptions\NoWheelThere;
+use App\Models\ShelfTop;
 use App\Shelf\Mishap;
 use App\Workings\StillPlanning;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -21,10 +22,12 @@ final class ProblemResponse
     /** Null leaves the answer to the framework: the address itself is wrong, not the block. */
     public static function notFound(NotFoundHttpException $missing, Request $request): ?JsonResponse
     {
-        return $request->is('api/*') && $missing->getPrevious() instanceof ModelNotFoundException
+        $model = $missing->getPrevious();
+
+        return $request->is('api/*') && $model instanceof ModelNotFoundException
             ? new JsonResponse([
                 'code' => 'not-on-the-shelf',
-                'message' => 'This block is not on the shelf. Go back to the shelf and choose another.',
+                'message' => sprintf('This %s is not on the shelf. Go back to the shelf and choose another.', $model->getModel() === ShelfTop::class ? 'top' : 'block'),
                 'where' => '',
             ], JsonResponse::HTTP_NOT_FOUND)
             : null;

@@ -132,7 +132,7 @@ final class TopShelfTest extends TestCase
     {
         $this->deleteJson('/api/tops/1')->assertNoContent();
         self::assertSame([['id' => 1, 'name' => 'Night Watch']], $this->getJson('/api/tops')->json('takenOff'));
-        $this->getJson('/api/tops/1')->assertNotFound();
+        $this->getJson('/api/tops/1')->assertNotFound()->assertJson(['message' => 'This top is not on the shelf. Go back to the shelf and choose another.']);
         $this->postJson('/api/tops/1/restore')->assertOk();
 
         $everything = (string) $this->get('/api/everything')->getContent();
