@@ -13,7 +13,9 @@ use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\Lattice;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Layout\OddOnesOut;
+use KeenSeam\Core\Making\TopBorders;
 use KeenSeam\Core\Matching\Amount;
+use KeenSeam\Core\Measure\Surd;
 use KeenSeam\Core\Top\Border;
 use KeenSeam\Core\Top\Design;
 use KeenSeam\Core\Top\Setting;
@@ -32,8 +34,9 @@ final readonly class TopSheet
     {
         $top = $this->tops->top($kept);
         $changed = [];
+        $blocks = ShelfBlock::query()->findMany(array_column($kept->blocks, 'id'))->keyBy('id');
         foreach ($kept->blocks as $key => $taken) {
-            $block = ShelfBlock::query()->whereKey($taken['id'])->first();
+            $block = $blocks->get($taken['id']);
             if ($block !== null && isset($top->designs[$key]) && ShelfTop::sum($block) !== $taken['sum']) {
                 $changed[] = ['key' => (string) $key, 'name' => $block->name];
             }
@@ -155,8 +158,7 @@ final readonly class TopSheet
     private static function sizes(Top $top): array
     {
         $two = $top->allowance->times(2)->in($top->unit)->toFloat();
-        $borders = 2 * array_sum(array_map(static fn (Border $border): float => $border->width->in($top->unit)->toFloat(), $top->borders));
-        $size = array_map(static fn (float $side): float => $side + $borders, $top->hangingSize());
+        $size = array_map(static fn (Surd $side): float => $side->toFloat(), TopBorders::size($top));
         $block = $top->firstDesign()->block;
 
         return [

@@ -125,14 +125,11 @@ final class TopChanges
     {
         $isOnPoint = ($file['setting'] ?? '') === Setting::OnPoint->value;
         $sides = is_array($file['sides'] ?? null) ? $file['sides'] : [];
-        $rim = $isOnPoint && ($sides['blocks'] ?? false) === true ? 0.5 : 0.0;
+        $rim = $isOnPoint && ($sides['blocks'] ?? false) === true ? 1 : 0;
         $isThere = static function (mixed $line, mixed $last) use ($isOnPoint, $rim): bool {
-            $text = is_scalar($line) ? (string) $line : '';
-            $isHalf = str_ends_with($text, '1/2');
-            $number = (float) (int) $text;
-            $number = $text === '1/2' ? 0.5 : $number + ($isHalf ? 0.5 : 0.0);
+            $doubled = TopPlace::doubled(is_scalar($line) ? (string) $line : '');
 
-            return ($isOnPoint || ! $isHalf) && $number >= 1 - $rim && $number <= (is_int($last) ? $last : 0) + $rim;
+            return $doubled !== null && ($isOnPoint || $doubled % 2 === 0) && $doubled >= 2 - $rim && $doubled <= 2 * (is_int($last) ? $last : 0) + $rim;
         };
 
         return array_values(array_filter(

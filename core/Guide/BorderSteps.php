@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Guide;
 
-use KeenSeam\Core\Making\TopBorders;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Grain;
@@ -24,7 +23,7 @@ final readonly class BorderSteps
     public static function of(Top $top): array
     {
         $steps = [];
-        [$width, $height] = TopBorders::inside($top);
+        [$width, $height] = $top->hanging();
         foreach ($top->borders as $number => $border) {
             array_push($steps, ...(new self($top))->around($border, count($top->borders) === 1 ? 'the border' : 'border '.($number + 1), $width, $height));
             $wider = Surd::of($border->width->in($top->unit)->times(Fraction::of(2)));

@@ -7,7 +7,6 @@ namespace KeenSeam\Core\Making;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Surd;
 use KeenSeam\Core\Top\Border;
-use KeenSeam\Core\Top\Setting;
 use KeenSeam\Core\Top\Top;
 
 /**
@@ -21,7 +20,7 @@ final class TopBorders
      */
     public static function pieces(Top $top): array
     {
-        [$width, $height] = self::inside($top);
+        [$width, $height] = $top->hanging();
         $seams = Surd::of($top->allowance->times(2)->in($top->unit));
         $pieces = [];
         foreach ($top->borders as $number => $border) {
@@ -49,28 +48,9 @@ final class TopBorders
     {
         $more = array_reduce($top->borders, static fn (Fraction $sum, Border $border): Fraction => $sum->plus($border->width->in($top->unit)->times(Fraction::of(2))), Fraction::zero());
 
-        [$width, $height] = self::inside($top);
+        [$width, $height] = $top->hanging();
 
         return [$width->plus(Surd::of($more)), $height->plus(Surd::of($more))];
-    }
-
-    /** @return array{Surd, Surd} width and height of the top as it hangs, without its borders, finished */
-    public static function inside(Top $top): array
-    {
-        $pitch = [$top->placeWidth()->plus($top->sashWidth()), $top->placeHeight()->plus($top->sashWidth())];
-        if ($top->setting === Setting::OnPoint) {
-            $float = $top->sides?->float->in($top->unit) ?? Fraction::zero();
-
-            $side = static fn (int $places): Surd => new Surd(Fraction::zero(), $pitch[0]->times(Fraction::of($places))->plus($float));
-
-            return [$side($top->columns), $side($top->rows)];
-        }
-        // One sash more than between the blocks where they run round, one less where they do not.
-        $rest = $top->sashWidth()->times(Fraction::of($top->sashes?->outer === true ? 1 : -1));
-
-        $side = static fn (Fraction $each, int $places): Surd => Surd::of($each->times(Fraction::of($places))->plus($rest));
-
-        return [$side($pitch[0], $top->columns), $side($pitch[1], $top->rows)];
     }
 
     private static function strip(Border $border, Surd $length, Surd $across): Piece

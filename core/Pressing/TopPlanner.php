@@ -12,6 +12,7 @@ use KeenSeam\Core\Pressing\Internal\JunctionTables;
 use KeenSeam\Core\Pressing\Internal\Optimum;
 use KeenSeam\Core\Pressing\Internal\TopFaces;
 use KeenSeam\Core\Pressing\Internal\TopModel;
+use KeenSeam\Core\Pressing\Internal\TopStarts;
 use KeenSeam\Core\Pressing\Internal\TopVariables;
 use KeenSeam\Core\Pressing\Internal\Weight;
 use KeenSeam\Core\Top\Top;
@@ -126,9 +127,11 @@ final readonly class TopPlanner
         }
         $sewn = TopConstruction::of(TopFace::of($corner), $this->order);
         $small = new TopModel($sewn, Junction::allOn($sewn->construction->face), new JunctionTables($sewn->construction, $question->allowsFurls(), $sewn->others), $question, $corner->turns);
-        $decided = $model->variables->laidFrom($small->variables, $small->inPattern($timeIsUp));
+        $decided = $model->variables->laidFrom($small->variables, (new TopStarts($small))->inPattern($timeIsUp));
 
-        return new Optimum($model->bettered($model->completed($decided), [], $timeIsUp), 0, 0, false);
+        $starts = new TopStarts($model);
+
+        return new Optimum($starts->bettered($starts->completed($decided), [], $timeIsUp), 0, 0, false);
     }
 
     private function planOf(TopModel $model, Optimum $optimum, PressQuestion $question): TopPlan

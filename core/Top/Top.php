@@ -9,6 +9,7 @@ use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
+use KeenSeam\Core\Measure\Surd;
 
 /** A top as the quilter means it: which blocks, how they are set, and what runs between and round them. */
 final readonly class Top
@@ -63,27 +64,30 @@ final readonly class Top
         return $this->piles[$design->key] ?? 1;
     }
 
-    /**
-     * Finished width and height as it hangs, without its borders, in the top's unit; on point they hold the root of two.
-     *
-     * @return array{float, float}
-     */
+    /** @return array{Surd, Surd} finished width and height as it hangs, without its borders, in the top's unit; on point they hold the root of two */
+    public function hanging(): array
+    {
+        $across = $this->placeWidth()->plus($this->sashWidth());
+        $down = $this->placeHeight()->plus($this->sashWidth());
+        if ($this->setting === Setting::OnPoint) {
+            $float = $this->sides?->float->in($this->unit) ?? Fraction::zero();
+            $side = static fn (int $places): Surd => new Surd(Fraction::zero(), $across->times(Fraction::of($places))->plus($float));
+
+            return [$side($this->columns), $side($this->rows)];
+        }
+        // One sash more than between the blocks where they run round, one less where they do not.
+        $rest = $this->sashWidth()->times(Fraction::of($this->sashes?->outer === true ? 1 : -1));
+        $side = static fn (Fraction $each, int $places): Surd => Surd::of($each->times(Fraction::of($places))->plus($rest));
+
+        return [$side($across, $this->columns), $side($down, $this->rows)];
+    }
+
+    /** @return array{float, float} the same, for reading */
     public function hangingSize(): array
     {
-        $sash = $this->sashWidth()->toFloat();
-        if ($this->setting === Setting::OnPoint) {
-            $pitch = $this->placeWidth()->toFloat() + $sash;
-            $float = $this->sides?->float->in($this->unit)->toFloat() ?? 0.0;
+        [$width, $height] = $this->hanging();
 
-            return [M_SQRT2 * ($this->columns * $pitch + $float), M_SQRT2 * ($this->rows * $pitch + $float)];
-        }
-        $sashes = static fn (int $places, bool $outer): int => $outer ? $places + 1 : $places - 1;
-        $outer = $this->sashes !== null && $this->sashes->outer;
-
-        return [
-            $this->columns * $this->placeWidth()->toFloat() + $sashes($this->columns, $outer) * $sash,
-            $this->rows * $this->placeHeight()->toFloat() + $sashes($this->rows, $outer) * $sash,
-        ];
+        return [$width->toFloat(), $height->toFloat()];
     }
 
     /**

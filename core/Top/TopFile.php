@@ -200,9 +200,8 @@ final class TopFile
             return 2 * $entry->count($field);
         }
         $text = $entry->text($field);
-        $isRead = preg_match('~^(?:(\d{1,3}) )?(1/2)$|^(\d{1,3})$~D', $text, $part) === 1;
-        $doubled = 2 * (int) ($part[3] ?? $part[1] ?? 0) + (($part[2] ?? '') === '' ? 0 : 1);
-        if (! $isRead || ($doubled % 2 === 1 && $setting === Setting::Straight)) {
+        $doubled = TopPlace::doubled($text);
+        if ($doubled === null || ($doubled % 2 === 1 && $setting === Setting::Straight)) {
             throw TopNotPossible::because($setting === Setting::Straight ? 'Rows and columns of a straight top are whole numbers from 1.' : sprintf('"%s" is no row or column. Write it like "2" or "1 1/2".', mb_substr($text, 0, 20)), $entry->at($field));
         }
 

@@ -37,6 +37,14 @@ final readonly class TopPlace
         return $this->rowDoubled.','.$this->columnDoubled;
     }
 
+    /** Twice a row or column that is written like "2" or "1 1/2"; null when it is neither. */
+    public static function doubled(string $text): ?int
+    {
+        return preg_match('~^(?:(\d{1,3}) )?(1/2)$|^(\d{1,3})$~D', $text, $part) === 1
+            ? 2 * (int) ($part[3] ?? $part[1] ?? 0) + ($part[2] === '' ? 0 : 1)
+            : null;
+    }
+
     /** As the open formats write it: a number, or on point a text like "1 1/2". */
     public static function number(int $doubled, Setting $setting): int|string
     {

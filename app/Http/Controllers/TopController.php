@@ -70,14 +70,16 @@ final readonly class TopController
     public function begin(Request $request): JsonResponse
     {
         $ids = array_values(array_filter((array) $request->json('blocks'), is_int(...)));
-        $blocks = array_map(static fn (int $id): ShelfBlock => ShelfBlock::query()->whereKey($id)->firstOrFail(), array_unique($ids));
+        $ids = array_values(array_unique($ids));
+        $found = ShelfBlock::query()->findOrFail($ids)->keyBy('id');
+        $blocks = array_values(array_filter(array_map(static fn (int $id): ?ShelfBlock => $found->get($id), $ids)));
         if ($blocks === []) {
             throw TopNotPossible::because('Choose at least one block to make a top of.', '/blocks');
         }
-        $start = TopStart::of(array_map(fn (ShelfBlock $block): array => [$this->reader->readAgain($block->document), $block->order instanceof Order ? $block->order->value : Order::Rows->value], array_values($blocks)));
+        $start = TopStart::of(array_map(fn (ShelfBlock $block): array => [$this->reader->readAgain($block->document), $block->order instanceof Order ? $block->order->value : Order::Rows->value], $blocks));
         $name = trim((string) $request->string('name'));
         $top = $this->tops->fromFile(TopChanges::begun($start['fabrics'], $start['designs'], $name === '' ? 'New top' : $name));
-        $made = ShelfTop::query()->create(['name' => $top->name, 'document' => ShelfTop::textOf($top), 'blocks' => array_combine(array_keys($start['designs']), array_map(ShelfTop::taken(...), array_values($blocks)))]);
+        $made = ShelfTop::query()->create(['name' => $top->name, 'document' => ShelfTop::textOf($top), 'blocks' => array_combine(array_keys($start['designs']), array_map(ShelfTop::taken(...), $blocks))]);
 
         return new JsonResponse($this->sheet->of($made), JsonResponse::HTTP_CREATED);
     }

@@ -78,22 +78,16 @@ final class Contraction
     public function factors(): array
     {
         $numbers = array_flip($this->left);
-        $merged = [];
+        $all = [];
         foreach ($this->factors as $factor) {
             $scope = array_values(array_unique(array_map(fn (int $variable): int => $this->standsFor[$variable], $factor->scope)));
             usort($scope, static fn (int $a, int $b): int => $numbers[$a] <=> $numbers[$b]);
             [$highs, $lows] = $this->rewritten($factor, $scope);
             $new = array_map(static fn (int $variable): int => $numbers[$variable], $scope);
-            $key = implode(',', $new);
-            if (isset($merged[$key])) {
-                $add = static fn (int $a, int $b): int => min($a + $b, Weight::FORBIDDEN);
-                $highs = array_map($add, $highs, $merged[$key]->high);
-                $lows = array_map(static fn (int $a, int $b): int => $a + $b, $lows, $merged[$key]->low);
-            }
-            $merged[$key] = new Factor($new, $highs, $lows);
+            $all[] = new Factor($new, $highs, $lows);
         }
 
-        return array_values($merged);
+        return Factor::together($all);
     }
 
     /**

@@ -93,4 +93,29 @@ final readonly class Factor
             return new self($scope, array_map(static fn (int $place): int => $factor->high[$place], $places), array_map(static fn (int $place): int => $factor->low[$place], $places));
         }, $factors);
     }
+
+    /**
+     * Factors over the same variables added up.
+     *
+     * @param list<self> $factors
+     *
+     * @return list<self>
+     */
+    public static function together(array $factors): array
+    {
+        $highs = $lows = $scopes = [];
+        foreach ($factors as $factor) {
+            $name = implode(',', $factor->scope);
+            if (! isset($scopes[$name])) {
+                [$scopes[$name], $highs[$name], $lows[$name]] = [$factor->scope, $factor->high, $factor->low];
+                continue;
+            }
+            foreach ($factor->high as $entry => $high) {
+                $highs[$name][$entry] = min($highs[$name][$entry] + $high, Weight::FORBIDDEN);
+                $lows[$name][$entry] += $factor->low[$entry];
+            }
+        }
+
+        return array_map(static fn (string $name): self => new self($scopes[$name], array_values($highs[$name]), array_values($lows[$name])), array_map(strval(...), array_keys($scopes)));
+    }
 }

@@ -30,45 +30,39 @@ final class Search
     private const LARGEST_COVER = 60;
 
     /**
-     * @param list<int>                                 $domains
-     * @param list<Factor>                              $factors
-     * @param \Closure(): bool                          $timeIsUp
-     * @param int|null                                  $firstUnit    the weight of one of the figure that counts first, where that figure is the nesting
-     * @param Optimum|(\Closure(): (Optimum|null))|null $known        what an earlier search found; a closure is asked only where the first round proves nothing
-     * @param (\Closure(Optimum): void)|null            $onBetter     told of everything better that is found on the way
-     * @param int                                       $largestTable entries of the largest table to build
+     * @param list<int>                      $domains
+     * @param list<Factor>                   $factors
+     * @param \Closure(): bool               $timeIsUp
+     * @param int|null                       $firstUnit    the weight of one of the figure that counts first, where that figure is the nesting
+     * @param Optimum|null                   $known        what an earlier search found
+     * @param (\Closure(Optimum): void)|null $onBetter     told of everything better that is found on the way
+     * @param int                            $largestTable entries of the largest table to build
      */
-    public static function best(array $domains, array $factors, \Closure $timeIsUp, ?int $firstUnit, Optimum|\Closure|null $known = null, ?\Closure $onBetter = null, int $largestTable = self::LARGEST_TABLE): Optimum
+    public static function best(array $domains, array $factors, \Closure $timeIsUp, ?int $firstUnit, ?Optimum $known = null, ?\Closure $onBetter = null, int $largestTable = self::LARGEST_TABLE): Optimum
     {
-        $ask = $known instanceof \Closure ? $known : static fn (): ?Optimum => $known;
         if ($firstUnit === null) {
-            return self::search($domains, $factors, $timeIsUp, $ask, $onBetter ?? static fn (): null => null, $largestTable);
+            return self::search($domains, $factors, $timeIsUp, $known, $onBetter ?? static fn (): null => null, $largestTable);
         }
         $contraction = Contraction::of($domains, $factors, $firstUnit);
         $expanded = static fn (Optimum $found): Optimum => new Optimum($contraction->expanded($found->values), $found->boundHigh, $found->boundLow, $found->exact);
-        $from = static function () use ($ask, $contraction): ?Optimum {
-            $known = $ask();
-
-            return $known === null ? null : new Optimum($contraction->contracted($known->values), $known->boundHigh, $known->boundLow, false);
-        };
+        $from = $known === null ? null : new Optimum($contraction->contracted($known->values), $known->boundHigh, $known->boundLow, false);
 
         return $expanded(self::search($contraction->domains(), $contraction->factors(), $timeIsUp, $from, static fn (Optimum $better) => $onBetter === null ? null : $onBetter($expanded($better)), $largestTable));
     }
 
     /**
-     * @param list<int>                  $domains
-     * @param list<Factor>               $factors
-     * @param \Closure(): bool           $timeIsUp
-     * @param \Closure(): (Optimum|null) $known
-     * @param \Closure(Optimum): mixed   $onBetter
+     * @param list<int>                $domains
+     * @param list<Factor>             $factors
+     * @param \Closure(): bool         $timeIsUp
+     * @param Optimum|null             $known
+     * @param \Closure(Optimum): mixed $onBetter
      */
-    private static function search(array $domains, array $factors, \Closure $timeIsUp, \Closure $known, \Closure $onBetter, int $largestTable): Optimum
+    private static function search(array $domains, array $factors, \Closure $timeIsUp, ?Optimum $known, \Closure $onBetter, int $largestTable): Optimum
     {
         // The first, small round always runs to its end, so that there is a plan however short the time.
         $best = self::eliminated($domains, $factors, self::SMALL_TABLE, static fn (): bool => false)
             ?? throw new \LogicException('A round without a clock gives a plan.');
-        $before = $best->exact ? null : $known();
-        $best = $before === null ? $best : self::better($before, $best, $domains, $factors);
+        $best = $best->exact || $known === null ? $best : self::better($known, $best, $domains, $factors);
         $onBetter($best);
         $tables = static fn (int $size): \Closure => static fn (): ?Optimum => self::eliminated($domains, $factors, $size, $timeIsUp);
         $clusters = static fn (int $mostLooks): \Closure => static fn (Optimum $best): ?Optimum => ClusterSearch::best($domains, $factors, Descent::weigh($factors, $best->values, $domains), $timeIsUp, $mostLooks);

@@ -9,7 +9,6 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Meeting;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Assembly\TopTurn;
-use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Pressing\Cost;
 use KeenSeam\Core\Pressing\Figure;
@@ -29,12 +28,6 @@ use KeenSeam\Core\Top\TurnsAllowed;
  */
 final class TopModel
 {
-    /** Entries of tables that are worked through at once. */
-    private const QUICK_TABLE = 1 << 12;
-
-    /** So many of the best patterns are looked at more closely. */
-    private const BETTERED = 12;
-
     /** Of larger tops larger tables take many seconds, and prove little more. */
     private const FEW = 120;
 
@@ -45,6 +38,8 @@ final class TopModel
     public readonly TopVariables $variables;
 
     public readonly Weight $weight;
+
+    private readonly CopiesNear $near;
 
     /** @var list<Factor> */
     private array $factors = [];
@@ -79,123 +74,21 @@ final class TopModel
         $this->variables = new TopVariables($top, $question, $turns);
         $this->weight = Weight::of($top->construction, $question->style);
         $this->dearest = new Cost();
+        $this->near = new CopiesNear($top);
         $counts = array_count_values(array_map(static fn ($copy): string => $copy->made, $top->copies));
         $this->alike = array_map(static fn ($copy): int => $counts[$copy->made], $top->copies);
     }
 
     /**
-     * @param \Closure(): bool                          $timeIsUp
-     * @param Optimum|(\Closure(): (Optimum|null))|null $known    what was found before; asked for only where the first look proves nothing
-     * @param (\Closure(Optimum): void)|null            $onBetter told of everything better that is found on the way
+     * @param \Closure(): bool $timeIsUp
+     * @param Optimum|null     $known    what was found before
      */
-    public function solve(\Closure $timeIsUp, Optimum|\Closure|null $known = null, ?\Closure $onBetter = null): Optimum
+    public function solve(\Closure $timeIsUp, ?Optimum $known = null): Optimum
     {
         $domains = $this->domains();
         $unit = $this->question->style->school()->figures()[0] === Figure::Mismatch ? Weight::SECOND : null;
 
-        return Search::best($domains, $this->factors(), $timeIsUp, $unit, $known, $onBetter, count($domains) > self::FEW ? self::MIDDLE_TABLE : self::LARGE_TABLE);
-    }
-
-    /**
-     * Good values of all variables in which blocks that stand alike lie alike: those of the best pattern that is found.
-     *
-     * @param \Closure(): bool $timeIsUp
-     *
-     * @return list<int>
-     */
-    public function inPattern(\Closure $timeIsUp): array
-    {
-        $tried = [];
-        foreach ($this->variables->patterns() as $decided) {
-            if ($tried !== [] && $timeIsUp()) {
-                break;
-            }
-            $values = $this->completed($decided);
-            $tried[] = [Descent::weigh($this->factors(), $values, $this->domains()), $values, $decided];
-        }
-        usort($tried, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        [$best, $least] = [$tried[0][1] ?? throw new \LogicException('There is at least one pattern.'), $tried[0][0]];
-        foreach (array_slice($tried, 0, self::BETTERED) as [, $values, $decided]) {
-            $values = $this->bettered($values, $decided, $timeIsUp);
-            $weight = Descent::weigh($this->factors(), $values, $this->domains());
-            if ($weight < $least) {
-                [$best, $least] = [$values, $weight];
-            }
-        }
-
-        return $best;
-    }
-
-    /**
-     * Betters values by deciding anew, in turn, how the piles are pressed, and how blocks lie and the seams between them.
-     *
-     * @param list<int>         $values
-     * @param array<int, mixed> $held     variables that stay as they are
-     * @param \Closure(): bool  $timeIsUp
-     *
-     * @return list<int>
-     */
-    public function bettered(array $values, array $held, \Closure $timeIsUp): array
-    {
-        $piles = $this->variables->ofPiles();
-        $least = Descent::weigh($this->factors(), $values, $this->domains());
-        do {
-            $before = $least;
-            foreach ([array_diff_key($values, $piles), array_intersect_key($values, $piles)] as $kept) {
-                $tried = $this->completed(array_intersect_key($values, $kept + $held));
-                $weight = Descent::weigh($this->factors(), $tried, $this->domains());
-                if ($weight < $least) {
-                    [$values, $least] = [$tried, $weight];
-                }
-            }
-        } while ($least < $before && ! $timeIsUp());
-
-        return $values;
-    }
-
-    /**
-     * The best that there is with some things decided, as far as it is found quickly.
-     *
-     * @param array<int, int> $decided value by variable
-     *
-     * @return list<int> of all variables
-     */
-    public function completed(array $decided): array
-    {
-        $domains = $this->domains();
-        $left = array_values(array_diff(array_keys($domains), array_keys($decided)));
-        $rest = self::together(Factor::fixed($domains, $this->factors(), $decided, array_flip($left)));
-        $found = (new Elimination(array_map(static fn (int $variable): int => $domains[$variable], $left), $rest))->solve(self::QUICK_TABLE, static fn (): bool => false)
-            ?? throw new \LogicException('Without a clock there is a result.');
-        $values = $decided + array_combine($left, $found->values);
-        ksort($values);
-
-        return array_values($values);
-    }
-
-    /**
-     * Factors over the same variables added up.
-     *
-     * @param list<Factor> $factors
-     *
-     * @return list<Factor>
-     */
-    private static function together(array $factors): array
-    {
-        $highs = $lows = $scopes = [];
-        foreach ($factors as $factor) {
-            $name = implode(',', $factor->scope);
-            if (! isset($scopes[$name])) {
-                [$scopes[$name], $highs[$name], $lows[$name]] = [$factor->scope, $factor->high, $factor->low];
-                continue;
-            }
-            foreach ($factor->high as $entry => $high) {
-                $highs[$name][$entry] = min($highs[$name][$entry] + $high, Weight::FORBIDDEN);
-                $lows[$name][$entry] += $factor->low[$entry];
-            }
-        }
-
-        return array_map(static fn (string $name): Factor => new Factor($scopes[$name], array_values($highs[$name]), array_values($lows[$name])), array_map(strval(...), array_keys($scopes)));
+        return Search::best($domains, $this->factors(), $timeIsUp, $unit, $known, null, count($domains) > self::FEW ? self::MIDDLE_TABLE : self::LARGE_TABLE);
     }
 
     /** @return list<int> number of values of each variable */
@@ -402,7 +295,7 @@ final class TopModel
     private function weighJunctions(): void
     {
         foreach ($this->junctions as $junction) {
-            [$inside, $near] = $this->copiesAt($junction->at);
+            [$inside, $near] = $this->near->at($junction->at);
             if ($inside !== null) {
                 $this->weighInside($junction, $inside);
             } else {
@@ -500,61 +393,6 @@ final class TopModel
     private static function wayOf(array $roots, TopTurn $turn): int
     {
         return (int) array_search($turn->root, array_values($roots), true);
-    }
-
-    /** @return array{int|null, list<int>} the copy deep in which a point lies, and all that may have cloth there */
-    private function copiesAt(Point $at): array
-    {
-        $reach = (int) ceil($this->top->construction->face->lattice->toFloatSteps($this->top->construction->face->block->seamAllowance) * 2 + $this->top->construction->face->lattice->toFloatSteps(Junction::radius()));
-        $near = [];
-        foreach ($this->bucket($at, $reach) as $number) {
-            [$left, $top, $right, $bottom] = $this->boxes[$number];
-            if ($at->x > $left + $reach && $at->x < $right - $reach && $at->y > $top + $reach && $at->y < $bottom - $reach) {
-                return [$number, [$number]];
-            }
-            if ($at->x >= $left - $reach && $at->x <= $right + $reach && $at->y >= $top - $reach && $at->y <= $bottom + $reach) {
-                $near[] = $number;
-            }
-        }
-
-        return [null, $near];
-    }
-
-    /** @var list<array{int, int, int, int}> of each copy, left, top, right, bottom */
-    private array $boxes = [];
-
-    /** @var array<string, list<int>> copies by the square of the frame that they reach into */
-    private array $buckets = [];
-
-    /** @return list<int> copies that may reach there */
-    private function bucket(Point $at, int $reach): array
-    {
-        if ($this->boxes === []) {
-            $this->boxes = array_map(static fn ($copy): array => self::box($copy->place->units[0]->outline), $this->top->copies);
-            foreach ($this->boxes as $number => [$left, $top, $right, $bottom]) {
-                for ($x = intdiv(max(0, $left - $reach), $this->size()); $x <= intdiv($right + $reach, $this->size()); ++$x) {
-                    for ($y = intdiv(max(0, $top - $reach), $this->size()); $y <= intdiv($bottom + $reach, $this->size()); ++$y) {
-                        $this->buckets[$x.','.$y][] = $number;
-                    }
-                }
-            }
-        }
-
-        return $this->buckets[intdiv($at->x, $this->size()).','.intdiv($at->y, $this->size())] ?? [];
-    }
-
-    private function size(): int
-    {
-        return isset($this->boxes[0]) ? max(1, $this->boxes[0][2] - $this->boxes[0][0]) : 1;
-    }
-
-    /** @return array{int, int, int, int} */
-    private static function box(ConvexPolygon $outline): array
-    {
-        $xs = array_map(static fn (Point $point): int => $point->x, $outline->points);
-        $ys = array_map(static fn (Point $point): int => $point->y, $outline->points);
-
-        return [min($xs), min($ys), max($xs), max($ys)];
     }
 
     /**

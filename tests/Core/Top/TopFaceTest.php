@@ -43,6 +43,8 @@ final class TopFaceTest extends TestCase
             }
         }
         self::assertSame([0, 0], [$top->face->outline()->corner()->x, $top->face->outline()->corner()->y]);
+        $cells = array_map(static fn (TopPart $part): string => $part->row.','.$part->column, $top->parts);
+        self::assertSame($cells, array_unique($cells), 'every part is a cell of the frame by itself');
         [$width, $height] = $top->top->hangingSize();
         self::assertEqualsWithDelta([$width, $height], $top->face->finishedSize(), 1e-9);
         self::assertSame(range(0, count($patches) - 1), array_merge(...array_map(static fn (TopPart $part): array => $part->patchIds(), $top->parts)));
