@@ -10,6 +10,7 @@ use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Grid;
 use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Top\Design;
@@ -72,6 +73,11 @@ final class TopFaceTest extends TestCase
         $keys = static fn (Face $face): array => array_map(static fn (Patch $patch): string => $patch->fabric->key.' '.$patch->outline->key(), $face->patches);
         self::assertSame($block->lattice->steps, $top->face->lattice->steps);
         self::assertSame($keys($block), $keys($top->face));
+        $placements = static function (PlacedUnit $unit) use (&$placements): string {
+            return $unit->placement->turn->value.($unit->placement->mirrored ? 'm' : '').'('.implode(' ', array_map(static fn (Patch|PlacedUnit $part): string => $part instanceof Patch ? '' : $placements($part), $unit->parts)).')';
+        };
+        self::assertSame($placements($block->whole), $placements($top->face->whole), 'units lie as they do in a grid of grids');
+        self::assertSame([$block->block->finishedWidth->toText(), $block->block->finishedHeight->toText()], [$top->face->block->finishedWidth->toText(), $top->face->block->finishedHeight->toText()]);
     }
 
     public function test_place_1_1_hangs_at_the_upper_left_and_its_top_edge_faces_the_upper_right(): void

@@ -85,6 +85,7 @@ final class TopTest extends TestCase
         self::assertSame([3, 3, 9], [$corner->rows, $corner->columns, count($corner->places)]);
         self::assertSame([90, 0, 0, 0, 180, 0, 0, 0, 270], array_map(static fn (TopPlace $place): int => $place->placement->turn->value, $corner->places));
         self::assertNull($straight->corner(5));
+        self::assertSame([4, 4], [$straight->corner(4)?->rows, $straight->corner(4)?->columns], 'one way is enough to be more');
         self::assertSame([4, 2], [$straight->corner(2)?->columns === 2 ? 4 : 0, $straight->corner(2)?->rows]);
 
         $rim = TopFile::read(Tops::file(['rows' => 3, 'columns' => 4, 'setting' => 'on-point', 'sides' => ['blocks' => true]], Tops::PINWHEEL))->corner(2);
