@@ -108,18 +108,24 @@ final class PlanningTest extends TestCase
 
     public function test_without_a_queue_the_page_betters_what_is_not_proved_when_it_is_asked_again(): void
     {
-        $id = $this->hard(26);
+        $id = $this->hard(34);
         Queue::fake();
         config(['queue.default' => 'database']);
-        // A second is not enough for it.
+        // A second is not enough for it, on any machine; whether it is proved after eight is not for this test to say.
         $first = $this->getJson("/api/blocks/$id/plan")->assertOk();
         self::assertFalse($first->json('proved'));
+        $key = $first->json('planning.key');
+        [$hurried, $found] = [$this->plan($key), $this->getJson("/api/planning/$key")->json('found')];
         config(['queue.default' => 'sync']);
-        $this->postJson("/api/planning/{$first->json('planning.key')}/on")->assertOk();
+        $this->postJson("/api/planning/$key/on")->assertOk();
         app()->forgetInstance(Planning::class);
         app(KeptParts::class)->forgetAtHand();
         Route::getRoutes()->getByAction(PlanController::class)?->flushController();
-        self::assertTrue($this->getJson("/api/blocks/$id/plan")->assertOk()->json('proved'));
+        $this->getJson("/api/blocks/$id/plan")->assertOk();
+        self::assertGreaterThan($found, $this->getJson("/api/planning/$key")->json('found'), 'it was searched for again');
+        $later = $this->plan($key);
+        self::assertLessThanOrEqual(0, $later->cost->compareTo($hurried->cost, PressStyle::Nest));
+        self::assertGreaterThanOrEqual($hurried->bound->peakSquared ?? 0, $later->bound->peakSquared ?? 0);
     }
 
     public function test_a_search_that_failed_is_told_and_one_that_was_lost_is_asked_for_again(): void
