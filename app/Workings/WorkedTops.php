@@ -58,7 +58,7 @@ final readonly class WorkedTops
      */
     public function told(ShelfTop $top, string $part, \Closure $told): array
     {
-        return $this->parts->part(KeptParts::key($part, [$top->document]), fn (): array => $told(TopConstruction::of(TopFace::of($this->top($top)), Order::Rows)));
+        return $this->parts->part(KeptParts::key($part, [$top->document]), fn (): array => $told(TopConstruction::asPlaced(TopFace::of($this->top($top)), Order::Rows)));
     }
 
     /**

@@ -40,7 +40,7 @@ final readonly class Join implements Assembly
         $this->seam = $left->outline()->sharedEdge($right->outline())
             ?? throw SetInSeamNeeded::between($left, $right);
         $this->outline = $left->outline()->joinedWith($right->outline(), $this->seam);
-        $this->leftSide = self::sideOfPart($this->seam, $left);
+        $this->leftSide = $this->seam->sideOf($this->cornerOfLeft());
         $this->meetings = Meeting::along($this->seam, $left, $right);
         $ids = [...$left->patchIds(), ...$right->patchIds()];
         sort($ids);
@@ -103,15 +103,14 @@ final readonly class Join implements Assembly
         return count($this->matchPoints()) + 1;
     }
 
-    private static function sideOfPart(Segment $seam, Assembly $part): int
+    /** A corner of the left part that is not on the seam. */
+    public function cornerOfLeft(): Point
     {
-        foreach ($part->outline()->points as $corner) {
-            $side = $seam->sideOf($corner);
-            if ($side !== 0) {
-                return $side;
+        foreach ($this->left->outline()->points as $corner) {
+            if ($this->seam->sideOf($corner) !== 0) {
+                return $corner;
             }
         }
-
         throw new \LogicException('An outline has a corner off its own edge.');
     }
 }

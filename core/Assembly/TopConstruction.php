@@ -27,6 +27,17 @@ final readonly class TopConstruction
      */
     public static function of(TopFace $top, Order $order): self
     {
-        return (new TopBuilder($top, $order))->build();
+        return (new TopBuilder($top, $order))->build(true);
+    }
+
+    /**
+     * The same where it is known how the blocks lie: of each only the way in which it is placed.
+     *
+     * @throws SetInSeamNeeded  when no straight seams build a block
+     * @throws OrderNotPossible when the top has no seams for this order
+     */
+    public static function asPlaced(TopFace $top, Order $order): self
+    {
+        return (new TopBuilder($top, $order))->build(false);
     }
 }

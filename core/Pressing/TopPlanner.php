@@ -52,7 +52,7 @@ final readonly class TopPlanner
         $turns = $this->top->top->top->turns;
         $tables = new JunctionTables($this->top->construction, $question->allowsFurls(), $this->top->others);
         $model = new TopModel($this->top, $junctions, $tables, $question, $turns);
-        $optimum = $model->solve($timeIsUp, $this->fromCorner($model, $question, $timeIsUp));
+        $optimum = $model->solve($timeIsUp, fn (): ?array => $this->fromCorner($model, $question, $timeIsUp));
         if ($optimum->boundHigh >= Weight::FORBIDDEN) {
             throw LockNotPossible::contradicting($question->locks);
         }
@@ -118,8 +118,10 @@ final readonly class TopPlanner
      * the seams between the blocks, and blocks that the corner does not have, are then left to be decided.
      *
      * @param \Closure(): bool $timeIsUp
+     *
+     * @return list<int>|null the values of the model
      */
-    private function fromCorner(TopModel $model, PressQuestion $question, \Closure $timeIsUp): ?Optimum
+    private function fromCorner(TopModel $model, PressQuestion $question, \Closure $timeIsUp): ?array
     {
         $corner = $this->top->top->top->corner(self::CORNER);
         if ($corner === null || $model->variables->hasNoChoice() || $question->locks !== []) {
@@ -131,7 +133,7 @@ final readonly class TopPlanner
 
         $starts = new TopStarts($model);
 
-        return new Optimum($starts->bettered($starts->completed($decided), [], $timeIsUp), 0, 0, false);
+        return $starts->bettered($starts->completed($decided), [], $timeIsUp);
     }
 
     private function planOf(TopModel $model, Optimum $optimum, PressQuestion $question): TopPlan
@@ -181,7 +183,7 @@ final readonly class TopPlanner
             $directions = $variables->pressedInDesign($numbers[0], $values);
             $construction = $copy->design;
             if ($mirrored) {
-                $alone = TopConstruction::of(TopFace::of($sewn->top->top->alone($design, new Placement(mirrored: true))), $this->order);
+                $alone = TopConstruction::asPlaced(TopFace::of($sewn->top->top->alone($design, new Placement(mirrored: true))), $this->order);
                 $construction = $alone->construction;
                 $laid = [];
                 foreach ($alone->copies[0]->turns[0]->seams as $number => $seam) {
@@ -215,7 +217,7 @@ final readonly class TopPlanner
         }
         $top = $this->top->top->top;
 
-        return TopConstruction::of(TopFace::of($top->withPlaces(array_map(static fn ($place) => $byPlace[$place->key()] ?? $place, $top->places))), $this->order);
+        return TopConstruction::asPlaced(TopFace::of($top->withPlaces(array_map(static fn ($place) => $byPlace[$place->key()] ?? $place, $top->places))), $this->order);
     }
 
     /**

@@ -67,7 +67,8 @@ final class TopBuilder
         $this->sewing = new Sewing();
     }
 
-    public function build(): TopConstruction
+    /** @param bool $isTurned whether the ways are wanted, too, in which a block may be turned and still look the same */
+    public function build(bool $isTurned): TopConstruction
     {
         $items = $sewings = [];
         foreach ($this->top->parts as $number => $part) {
@@ -91,7 +92,8 @@ final class TopBuilder
             throw OrderNotPossible::runsInRows(); // rows always can be sewn: the top is laid out in them
         }
         $construction = new Construction($this->top->face, $this->order, $root, $this->sewing->joins, $this->classes(), $this->sewing->strands);
-        $copies = array_map($this->withTurns(...), $this->copies);
+        $turns = $isTurned ? Turn::cases() : [Turn::None];
+        $copies = array_map(fn (TopCopy $copy): TopCopy => $copy->turning(array_values(array_filter(array_map(fn (Turn $turn): ?TopTurn => $this->turned($copy, $turn), $turns)))), $this->copies);
 
         return new TopConstruction($this->top, $construction, $copies, $this->others);
     }
@@ -277,24 +279,11 @@ final class TopBuilder
         return array_values($found);
     }
 
-    private function withTurns(TopCopy $copy): TopCopy
-    {
-        $turns = [];
-        foreach (Turn::cases() as $turn) {
-            $turned = $this->turned($copy, $turn);
-            if ($turned !== null) {
-                $turns[] = $turned;
-            }
-        }
-
-        return $copy->turning($turns);
-    }
-
     /** @return TopTurn|null null when the face does not stay the same */
     private function turned(TopCopy $copy, Turn $turn): ?TopTurn
     {
         $asPlaced = array_map(fn (int $id): Join => $this->sewing->joins[$id], $copy->joins);
-        $this->known[$copy->part] ??= [self::nameOfAll($asPlaced) => [$copy->root, self::bySeam($asPlaced)]];
+        $this->known[$copy->part] ??= [self::nameOfSeams(array_map(static fn (Join $join): Segment => $join->seam, $asPlaced)) => [$copy->root, self::bySeam($asPlaced)]];
         $placement = $copy->place->place->placement ?? new Placement();
         $after = new Placement(Turn::ofQuarters($placement->turn->quarters() + $turn->quarters()), $placement->mirrored);
         if ($turn === Turn::None) {
@@ -304,27 +293,34 @@ final class TopBuilder
         if ($patches === null) {
             return null;
         }
+        $lay = $this->lay($copy, $after);
+        $seams = array_map(static fn (Join $join): Segment => Segment::between($lay($join->seam->from), $lay($join->seam->to)), $copy->design->joins);
+        [$root, $bySeam] = $this->known[$copy->part][self::nameOfSeams($seams)] ??= $this->otherwise($copy, $patches);
+
+        return new TopTurn($turn, $root, array_map(static function (Join $inDesign, Segment $seam) use ($bySeam, $after, $lay): array {
+            $join = $bySeam[self::name($seam)];
+
+            return ['join' => $join->id, 'swapped' => $seam->sideOf($lay($inDesign->cornerOfLeft())) !== $join->leftSide, 'reversed' => Laying::reverses($inDesign->seam, $after)];
+        }, $copy->design->joins, $seams));
+    }
+
+    /**
+     * A copy as it is sewn when it is turned and its seams then run otherwise.
+     *
+     * @param array<int, Patch> $patches of the top, where each of the design's comes to lie
+     *
+     * @return array{Assembly, array<string, Join>}
+     */
+    private function otherwise(TopCopy $copy, array $patches): array
+    {
         $first = count($this->sewing->joins) + count($this->others);
         $sewn = [];
         $root = $this->sewnLike($copy->design->root, static fn (Patch $patch): Assembly => new Piece($patches[$patch->id]), static function (Join $join, Assembly $left, Assembly $right) use ($first, &$sewn): Join {
-            return $sewn[$join->id] = new Join($first + count($sewn), $left, $right);
+            return $sewn[] = new Join($first + count($sewn), $left, $right);
         });
-        ksort($sewn);
-        $turnedJoins = $sewn = array_values($sewn);
-        $name = self::nameOfAll($sewn);
-        $known = $this->known[$copy->part][$name] ?? null;
-        if ($known === null) {
-            usort($sewn, static fn (Join $a, Join $b): int => $a->id <=> $b->id);
-            array_push($this->others, ...$sewn);
-            $known = $this->known[$copy->part][$name] = [$root, self::bySeam($sewn)];
-        }
-        [$root, $bySeam] = $known;
+        array_push($this->others, ...$sewn);
 
-        return new TopTurn($turn, $root, array_map(static function (Join $turned, Join $inDesign) use ($bySeam, $after): array {
-            $join = $bySeam[self::name($turned)];
-
-            return ['join' => $join->id, 'swapped' => $join->leftSide !== $turned->leftSide, 'reversed' => Laying::reverses($inDesign->seam, $after)];
-        }, $turnedJoins, $copy->design->joins));
+        return [$root, self::bySeam($sewn)];
     }
 
     /**
@@ -334,21 +330,31 @@ final class TopBuilder
      */
     private static function bySeam(array $joins): array
     {
-        return array_combine(array_map(self::name(...), $joins), $joins);
+        return array_combine(array_map(static fn (Join $join): string => self::name($join->seam), $joins), $joins);
     }
 
-    /** @param list<Join> $joins */
-    private static function nameOfAll(array $joins): string
+    /** @param list<Segment> $seams */
+    private static function nameOfSeams(array $seams): string
     {
-        $names = array_map(self::name(...), $joins);
+        $names = array_map(self::name(...), $seams);
         sort($names);
 
         return implode(' ', $names);
     }
 
-    private static function name(Join $join): string
+    private static function name(Segment $seam): string
     {
-        return $join->seam->from->key().' '.$join->seam->to->key();
+        return $seam->from->key().' '.$seam->to->key();
+    }
+
+    /** @return \Closure(Point): Point from the design to the top, with the copy lying so */
+    private function lay(TopCopy $copy, Placement $placement): \Closure
+    {
+        $face = $copy->design->face;
+        $lay = Laying::of($face, $placement, intdiv($this->top->face->lattice->steps, $face->lattice->steps));
+        $origin = $copy->place->units[0]->outline->corner();
+
+        return static fn (Point $point): Point => new Point($lay($point)->x + $origin->x, $lay($point)->y + $origin->y);
     }
 
     /** @return array<int, Patch>|null the patch of the top that lies where each of the design's comes to lie; null where the face is another */
@@ -363,12 +369,10 @@ final class TopBuilder
         foreach ($unit->patches() as $patch) {
             $byShape[$patch->fabric->key.' '.$patch->outline->key()] = $patch;
         }
-        $lay = Laying::of($face, $after, intdiv($this->top->face->lattice->steps, $face->lattice->steps));
-        $origin = $unit->outline->corner();
-        $away = new Point(-$origin->x, -$origin->y);
+        $lay = $this->lay($copy, $after);
         $patches = [];
         foreach ($face->patches as $patch) {
-            $outline = ConvexPolygon::of(array_map(static fn (Point $point): Point => $lay($point)->minus($away), $patch->outline->points));
+            $outline = ConvexPolygon::of(array_map($lay, $patch->outline->points));
             $there = $byShape[$patch->fabric->key.' '.$outline->key()] ?? null;
             if ($there === null) {
                 return null;

@@ -33,7 +33,7 @@ final class Contraction
     /** @var array<string, list<int>> high weights where only the least first figure is allowed, by kind of factor */
     private array $tightened = [];
 
-    /** @var array<string, array{list<int>, list<int>}> tables over other variables, by kind of factor and what stands for its variables */
+    /** @var array<string, array{list<int>, list<int>, string}> tables over other variables with their new kind, by kind of factor and what stands for its variables */
     private array $rewritten = [];
 
     /** @var list<int> variables that are left, numbered anew by their place here */
@@ -82,9 +82,9 @@ final class Contraction
         foreach ($this->factors as $factor) {
             $scope = array_values(array_unique(array_map(fn (int $variable): int => $this->standsFor[$variable], $factor->scope)));
             usort($scope, static fn (int $a, int $b): int => $numbers[$a] <=> $numbers[$b]);
-            [$highs, $lows] = $this->rewritten($factor, $scope);
+            [$highs, $lows, $kind] = $this->rewritten($factor, $scope);
             $new = array_map(static fn (int $variable): int => $numbers[$variable], $scope);
-            $all[] = new Factor($new, $highs, $lows);
+            $all[] = new Factor($new, $highs, $lows, $kind);
         }
 
         return Factor::together($all);
@@ -113,6 +113,18 @@ final class Contraction
     public function contracted(array $values): array
     {
         return array_map(static fn (int $variable): int => $values[$variable], $this->left);
+    }
+
+    /**
+     * @param array<int, mixed> $variables by variable
+     *
+     * @return array<int, true> those of the variables left that stand for them
+     */
+    public function standing(array $variables): array
+    {
+        $numbers = array_flip($this->left);
+
+        return array_fill_keys(array_map(fn (int $variable): int => $numbers[$this->standsFor[$variable]], array_keys($variables)), true);
     }
 
     /** @return list<list<int>> numbers of the factors that differ in the first figure, in groups that share variables */
@@ -160,7 +172,7 @@ final class Contraction
         $numbers = array_flip(array_keys($numbers));
         $factors = array_map(static fn (array $one): Factor => self::renumbered($one[0], $one[1], $numbers), $small);
         $domains = array_map(fn (int $variable): int => $this->domains[$variable], array_keys($numbers));
-        $found = (new Elimination($domains, $factors))->solve(self::LARGEST_TABLE, static fn (): bool => false);
+        $found = (new Elimination($domains, $factors))->solve(self::LARGEST_TABLE, static fn (): bool => false, true);
         if ($found === null || ! $found->exact || $found->boundHigh !== $least) {
             return;
         }
@@ -231,12 +243,12 @@ final class Contraction
      *
      * @param list<int> $scope
      *
-     * @return array{list<int>, list<int>}
+     * @return array{list<int>, list<int>, string} with a name of its kind
      */
     private function rewritten(Factor $factor, array $scope): array
     {
         if ($factor->kind === '') {
-            return $this->rewrittenAnew($factor, $scope);
+            return [...$this->rewrittenAnew($factor, $scope), ''];
         }
         $places = array_flip($scope);
         $name = $factor->kind.'|'.count($scope);
@@ -244,7 +256,7 @@ final class Contraction
             $name .= ' '.$places[$this->standsFor[$variable]].':'.implode(',', $this->valueBy[$variable]);
         }
 
-        return $this->rewritten[$name] ??= $this->rewrittenAnew($factor, $scope);
+        return $this->rewritten[$name] ??= [...$this->rewrittenAnew($factor, $scope), (string) (count($this->rewritten) + 1)];
     }
 
     /**
@@ -254,21 +266,32 @@ final class Contraction
      */
     private function rewrittenAnew(Factor $factor, array $scope): array
     {
-        $highs = $lows = [];
-        $size = array_product(array_map(fn (int $variable): int => $this->domains[$variable], $scope));
-        for ($entry = 0; $entry < $size; ++$entry) {
-            $values = [];
-            $rest = $entry;
-            foreach (array_reverse($scope) as $variable) {
-                $values[$variable] = $rest % $this->domains[$variable];
-                $rest = intdiv($rest, $this->domains[$variable]);
-            }
-            $index = 0;
+        $step = 1;
+        $steps = [];
+        foreach (array_reverse($factor->scope) as $variable) {
+            $steps[$variable] = $step;
+            $step *= $this->domains[$variable];
+        }
+        $places = [0];
+        foreach ($scope as $root) {
+            $further = array_fill(0, $this->domains[$root], 0);
             foreach ($factor->scope as $variable) {
-                $index = $index * $this->domains[$variable] + $this->valueBy[$variable][$values[$this->standsFor[$variable]]];
+                foreach ($this->standsFor[$variable] === $root ? $further : [] as $value => $far) {
+                    $further[$value] = $far + $this->valueBy[$variable][$value] * $steps[$variable];
+                }
             }
-            $highs[] = $factor->high[$index];
-            $lows[] = $factor->low[$index];
+            $next = [];
+            foreach ($places as $place) {
+                foreach ($further as $far) {
+                    $next[] = $place + $far;
+                }
+            }
+            $places = $next;
+        }
+        $highs = $lows = [];
+        foreach ($places as $place) {
+            $highs[] = $factor->high[$place];
+            $lows[] = $factor->low[$place];
         }
 
         return [$highs, $lows];
@@ -280,6 +303,6 @@ final class Contraction
      */
     private static function renumbered(Factor $factor, array $weights, array $numbers): Factor
     {
-        return new Factor(array_map(static fn (int $variable): int => $numbers[$variable], $factor->scope), $weights, array_fill(0, count($weights), 0));
+        return new Factor(array_map(static fn (int $variable): int => $numbers[$variable], $factor->scope), $weights, array_fill(0, count($weights), 0), $factor->kind);
     }
 }

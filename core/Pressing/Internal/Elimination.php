@@ -26,6 +26,9 @@ final class Elimination
     /** @var array<int, float> size of the table that eliminating each variable would make, as far as it is known */
     private array $sizes = [];
 
+    /** @var array<string, Factor> tables that were made, by the name of what they were made of */
+    private array $made = [];
+
     private int $nextFactor = 0;
 
     private int $boundHigh = 0;
@@ -50,33 +53,62 @@ final class Elimination
     /**
      * @param int              $largestTable entries of the largest table to build
      * @param \Closure(): bool $timeIsUp     asked between eliminations
+     * @param bool             $onlyExact    whether nothing else is of use: then it ends where a table would grow too large
      *
-     * @return Optimum|null null when time was up
+     * @return Optimum|null null when it ended before
      */
-    public function solve(int $largestTable, \Closure $timeIsUp): ?Optimum
+    public function solve(int $largestTable, \Closure $timeIsUp, bool $onlyExact = false): ?Optimum
     {
         $buckets = [];
         $exact = true;
         while ($this->neighbours !== []) {
-            if ($timeIsUp()) {
+            if ($timeIsUp() || ($onlyExact && ! $exact)) {
                 return null;
             }
-            $variable = $this->cheapest();
-            $factors = array_values($this->factorsOf[$variable]);
-            $groups = $this->groups($variable, $factors, $largestTable);
-            $exact = $exact && count($groups) <= 1;
-            $this->forget($variable);
-            foreach ($groups as $group) {
-                $this->add($this->minimised($variable, $group));
-            }
-            $buckets[] = [$variable, $factors];
+            $buckets[] = $bucket = $this->eliminated($this->cheapest($this->neighbours), $largestTable);
+            $exact = $exact && count($bucket[2]) <= 1;
         }
 
         return new Optimum($this->valuesFrom(array_reverse($buckets)), $this->boundHigh, $this->boundLow, $exact);
     }
 
     /**
-     * @param list<array{int, list<Factor>}> $buckets variables with their factors, last eliminated first
+     * Eliminates everything, some variables after all others, and keeps what is needed to go back: with the variables after
+     * one of these decided, no values of the rest cost less than the factors and messages say that are then decided.
+     *
+     * @param array<int, mixed> $last         by variable
+     * @param int               $largestTable entries of the largest table to build
+     *
+     * @return array{list<array{int, list<Factor>, list<Factor>}>, array{int, int}} each of the last with its factors and the messages made of them, in the order of elimination; and the bound
+     */
+    public function bucketsOf(array $last, int $largestTable): array
+    {
+        $buckets = [];
+        while ($this->neighbours !== []) {
+            $first = array_diff_key($this->neighbours, $last);
+            $bucket = $this->eliminated($this->cheapest($first === [] ? $this->neighbours : $first), $largestTable);
+            if ($first === []) {
+                $buckets[] = $bucket;
+            }
+        }
+
+        return [$buckets, [$this->boundHigh, $this->boundLow]];
+    }
+
+    /** @return array{int, list<Factor>, list<Factor>} the variable, its factors, and what is put in their place */
+    private function eliminated(int $variable, int $largestTable): array
+    {
+        $factors = array_values($this->factorsOf[$variable]);
+        $groups = $this->groups($variable, $factors, $largestTable);
+        $this->forget($variable);
+        $messages = array_map(fn (array $group): Factor => $this->minimised($variable, $group), $groups);
+        array_walk($messages, $this->add(...));
+
+        return [$variable, $factors, $messages];
+    }
+
+    /**
+     * @param list<array{int, list<Factor>, list<Factor>}> $buckets variables with their factors, last eliminated first
      *
      * @return list<int>
      */
@@ -135,12 +167,16 @@ final class Elimination
         return array_values($groups);
     }
 
-    /** The variable whose elimination makes the smallest table; the first such one. */
-    private function cheapest(): int
+    /**
+     * The variable whose elimination makes the smallest table; the first such one.
+     *
+     * @param array<int, array<int, true>> $among
+     */
+    private function cheapest(array $among): int
     {
         $best = null;
         $bestSize = INF;
-        foreach ($this->neighbours as $variable => $neighbours) {
+        foreach ($among as $variable => $neighbours) {
             $size = $this->sizes[$variable] ??= $this->tableSize(array_keys($neighbours));
             if ($size < $bestSize) {
                 [$best, $bestSize] = [$variable, $size];
@@ -171,6 +207,10 @@ final class Elimination
         $scope = array_keys(array_fill_keys(array_merge(...array_map(static fn (Factor $factor): array => $factor->scope, $used)), true));
         $scope = array_values(array_diff($scope, [$variable]));
         sort($scope);
+        $kind = $this->kindOf($variable, $scope, $used);
+        if (isset($this->made[$kind])) {
+            return new Factor($scope, $this->made[$kind]->high, $this->made[$kind]->low, $this->made[$kind]->kind);
+        }
         $sizes = array_map(fn (int $neighbour): int => $this->domains[$neighbour], $scope);
         $steps = array_map(fn (Factor $factor): array => $this->steps($factor, $scope), $used);
         $ownSteps = array_map(fn (Factor $factor): int => $this->steps($factor, [$variable])[0], $used);
@@ -207,7 +247,37 @@ final class Elimination
             }
         }
 
-        return new Factor($scope, $highs, $lows);
+        $made = new Factor($scope, $highs, $lows, $kind === '' ? '' : 'm'.count($this->made));
+        if ($kind !== '') {
+            $this->made[$kind] = $made;
+        }
+
+        return $made;
+    }
+
+    /**
+     * A name for what is minimised out of what: where it is the same, so is the table.
+     *
+     * @param list<int>    $scope what is left
+     * @param list<Factor> $used
+     *
+     * @return string empty when not known
+     */
+    private function kindOf(int $variable, array $scope, array $used): string
+    {
+        $places = array_flip([$variable, ...$scope]);
+        $name = implode(',', array_map(fn (int $of): int => $this->domains[$of], array_keys($places)));
+        foreach ($used as $factor) {
+            if ($factor->kind === '') {
+                return '';
+            }
+            $name .= ';'.$factor->kind;
+            foreach ($factor->scope as $of) {
+                $name .= ','.$places[$of];
+            }
+        }
+
+        return $name;
     }
 
     /**

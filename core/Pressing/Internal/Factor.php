@@ -73,7 +73,16 @@ final readonly class Factor
      */
     public static function fixed(array $domains, array $factors, array $case, array $numbers): array
     {
-        return array_map(static function (self $factor) use ($domains, $case, $numbers): self {
+        $known = [];
+
+        return array_map(static function (self $factor) use ($domains, $case, $numbers, &$known): self {
+            // Factors of one kind of which the same is decided stay of one kind.
+            $kind = $factor->kind === '' ? '' : $factor->kind.'|'.implode(',', array_map(static fn (int $variable): int => $case[$variable] ?? -1, $factor->scope));
+            if (isset($known[$kind])) {
+                $left = array_filter($factor->scope, static fn (int $variable): bool => ! isset($case[$variable]));
+
+                return new self(array_values(array_map(static fn (int $variable): int => $numbers[$variable], $left)), $known[$kind]->high, $known[$kind]->low, $known[$kind]->kind);
+            }
             $places = [0];
             $scope = [];
             foreach ($factor->scope as $variable) {
@@ -90,8 +99,50 @@ final readonly class Factor
                 }
             }
 
-            return new self($scope, array_map(static fn (int $place): int => $factor->high[$place], $places), array_map(static fn (int $place): int => $factor->low[$place], $places));
+            $fixed = new self($scope, array_map(static fn (int $place): int => $factor->high[$place], $places), array_map(static fn (int $place): int => $factor->low[$place], $places), $kind === '' ? '' : (string) (count($known) + 1));
+            if ($kind !== '') {
+                $known[$kind] = $fixed;
+            }
+
+            return $fixed;
         }, $factors);
+    }
+
+    /**
+     * What it costs at least, whatever the values of its other variables.
+     *
+     * @param list<int>         $domains
+     * @param array<int, mixed> $kept    variables that the cost still depends on
+     */
+    public function least(array $domains, array $kept): self
+    {
+        $places = [0];
+        $size = 1;
+        $scope = [];
+        foreach ($this->scope as $variable) {
+            $isKept = isset($kept[$variable]);
+            $next = [];
+            foreach ($places as $place) {
+                for ($value = 0; $value < $domains[$variable]; ++$value) {
+                    $next[] = $isKept ? $place * $domains[$variable] + $value : $place;
+                }
+            }
+            $places = $next;
+            if ($isKept) {
+                $scope[] = $variable;
+                $size *= $domains[$variable];
+            }
+        }
+        $highs = array_fill(0, $size, PHP_INT_MAX);
+        $lows = array_fill(0, $size, PHP_INT_MAX);
+        foreach ($places as $entry => $place) {
+            if ($this->high[$entry] < $highs[$place] || ($this->high[$entry] === $highs[$place] && $this->low[$entry] < $lows[$place])) {
+                $highs[$place] = $this->high[$entry];
+                $lows[$place] = $this->low[$entry];
+            }
+        }
+
+        return new self($scope, $highs, $lows);
     }
 
     /**
@@ -103,19 +154,40 @@ final readonly class Factor
      */
     public static function together(array $factors): array
     {
-        $highs = $lows = $scopes = [];
+        $byScope = [];
         foreach ($factors as $factor) {
-            $name = implode(',', $factor->scope);
-            if (! isset($scopes[$name])) {
-                [$scopes[$name], $highs[$name], $lows[$name]] = [$factor->scope, $factor->high, $factor->low];
-                continue;
+            $byScope[implode(',', $factor->scope)][] = $factor;
+        }
+        $sums = [];
+
+        return array_map(static function (array $alike) use (&$sums): self {
+            $kinds = array_map(static fn (self $factor): string => $factor->kind, $alike);
+            $kind = in_array('', $kinds, true) ? '' : implode('+', $kinds);
+            [$highs, $lows] = $sums[$kind] ?? self::sum($alike);
+            if ($kind !== '') {
+                $sums[$kind] = [$highs, $lows];
             }
+
+            return new self($alike[0]->scope, $highs, $lows, $kind);
+        }, array_values($byScope));
+    }
+
+    /**
+     * @param non-empty-list<self> $alike over the same variables
+     *
+     * @return array{list<int>, list<int>}
+     */
+    private static function sum(array $alike): array
+    {
+        $highs = $alike[0]->high;
+        $lows = $alike[0]->low;
+        foreach (array_slice($alike, 1) as $factor) {
             foreach ($factor->high as $entry => $high) {
-                $highs[$name][$entry] = min($highs[$name][$entry] + $high, Weight::FORBIDDEN);
-                $lows[$name][$entry] += $factor->low[$entry];
+                $highs[$entry] = min($highs[$entry] + $high, Weight::FORBIDDEN);
+                $lows[$entry] += $factor->low[$entry];
             }
         }
 
-        return array_map(static fn (string $name): self => new self($scopes[$name], array_values($highs[$name]), array_values($lows[$name])), array_map(strval(...), array_keys($scopes)));
+        return [array_values($highs), array_values($lows)];
     }
 }

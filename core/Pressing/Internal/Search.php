@@ -51,6 +51,44 @@ final class Search
     }
 
     /**
+     * The same where a few variables are shared by all that is otherwise only near to near.
+     *
+     * @param list<int>                     $domains
+     * @param list<Factor>                  $factors
+     * @param array<int, mixed>             $shared    by variable
+     * @param \Closure(): bool              $timeIsUp
+     * @param int|null                      $firstUnit as above
+     * @param (\Closure(): ?list<int>)|null $start     values to go on from, asked for where the search is long
+     */
+    public static function sharing(array $domains, array $factors, array $shared, \Closure $timeIsUp, ?int $firstUnit, ?\Closure $start = null): Optimum
+    {
+        $contraction = Contraction::of($domains, $factors, $firstUnit ?? Weight::FORBIDDEN);
+        [$domains, $factors] = [$contraction->domains(), $contraction->factors()];
+        $found = self::eliminated($domains, $factors, self::SMALL_TABLE, static fn (): bool => false)
+            ?? throw new \LogicException('A round without a clock gives a plan.');
+        $exactly = static fn (int $size): ?Optimum => (new Elimination($domains, $factors))->solve($size, $timeIsUp, true);
+        $from = static function () use ($start, $contraction): ?array {
+            $values = $start === null ? null : $start();
+
+            return $values === null ? null : $contraction->contracted($values);
+        };
+        $rounds = [
+            static fn (): ?Optimum => $exactly(self::MIDDLE_TABLE),
+            static fn (Optimum $best): Optimum => SharedSearch::best($domains, $factors, $contraction->standing($shared), $best->values, $from, $timeIsUp),
+            static fn (): ?Optimum => $exactly(self::LARGE_TABLE),
+            static fn (Optimum $best): Optimum => self::search($domains, $factors, $timeIsUp, $best, static fn (): null => null, self::LARGE_TABLE),
+        ];
+        foreach ($rounds as $round) {
+            if ($found->exact || $timeIsUp()) {
+                break;
+            }
+            $found = self::better($found, $round($found), $domains, $factors);
+        }
+
+        return new Optimum($contraction->expanded($found->values), $found->boundHigh, $found->boundLow, $found->exact);
+    }
+
+    /**
      * @param list<int>                $domains
      * @param list<Factor>             $factors
      * @param \Closure(): bool         $timeIsUp

@@ -28,13 +28,6 @@ use KeenSeam\Core\Top\TurnsAllowed;
  */
 final class TopModel
 {
-    /** Of larger tops larger tables take many seconds, and prove little more. */
-    private const FEW = 120;
-
-    private const MIDDLE_TABLE = 1 << 13;
-
-    private const LARGE_TABLE = 1 << 16;
-
     public readonly TopVariables $variables;
 
     public readonly Weight $weight;
@@ -48,6 +41,9 @@ final class TopModel
 
     /** @var array<string, array{list<int>, list<int>, Cost}> */
     private array $known = [];
+
+    /** @var array<int, Cost> by the layers of a crossing */
+    private array $ofPeak = [];
 
     /** @var array<string, int> short names of the kinds of factors */
     private array $kindNumbers = [];
@@ -80,15 +76,14 @@ final class TopModel
     }
 
     /**
-     * @param \Closure(): bool $timeIsUp
-     * @param Optimum|null     $known    what was found before
+     * @param \Closure(): bool           $timeIsUp
+     * @param \Closure(): list<int>|null $start    values of all variables to go on from, asked for where the search is long
      */
-    public function solve(\Closure $timeIsUp, ?Optimum $known = null): Optimum
+    public function solve(\Closure $timeIsUp, ?\Closure $start = null): Optimum
     {
-        $domains = $this->domains();
         $unit = $this->question->style->school()->figures()[0] === Figure::Mismatch ? Weight::SECOND : null;
 
-        return Search::best($domains, $this->factors(), $timeIsUp, $unit, $known, null, count($domains) > self::FEW ? self::MIDDLE_TABLE : self::LARGE_TABLE);
+        return Search::sharing($this->domains(), $this->factors(), $this->variables->ofPiles(), $timeIsUp, $unit, $start);
     }
 
     /** @return list<int> number of values of each variable */
@@ -348,21 +343,31 @@ final class TopModel
         foreach ($copies as $copy) {
             $kind .= '|'.$this->nameOfWays($copy, $places);
         }
-        $this->addFactor($scope, function (array $chosen) use ($copies, $tables): Cost {
+        // A block none of whose seams has cloth there may be sewn in any way.
+        $ways = [];
+        foreach ($copies as $copy) {
+            $choice = $this->variables->choiceOf($copy);
+            $ways[] = $choice === null || ! isset($places[$choice]) ? [null, [0]] : [$choice, array_map(fn (TopChoice $one): int => self::wayOf($this->rootsOf($copy), $one->turn), $this->variables->choices($copy))];
+        }
+        $read = [];
+        foreach ($tables as $name => $table) {
+            $read[$name] = array_map(fn (array $slot): \Closure => $this->variables->reader(...$slot), $table->slots);
+        }
+        $peaks = [];
+        $this->addFactor($scope, function (array $chosen) use ($ways, $tables, $read, &$peaks): Cost {
             $name = '';
-            foreach ($copies as $copy) {
-                $choice = $this->variables->choiceOf($copy);
-                // A block none of whose seams has cloth there may be sewn in any way.
-                $number = $choice !== null && ! isset($chosen[$choice]) ? 0 : self::wayOf($this->rootsOf($copy), $this->variables->chosenFor($copy, $chosen)->turn);
-                $name .= $number.' ';
+            foreach ($ways as [$choice, $numbers]) {
+                $name .= $numbers[$choice === null ? 0 : $chosen[$choice]].' ';
             }
-            $table = $tables[$name];
             $directions = [];
-            foreach ($table->slots as [$join, $segment]) {
-                $directions[] = $this->variables->direction($join, $segment, $chosen) ?? throw new \LogicException('The seam is there as the block lies.');
+            $pressed = $name;
+            foreach ($read[$name] as $reader) {
+                $directions[] = $direction = $reader($chosen);
+                $pressed .= $direction->value;
             }
+            $peak = $peaks[$pressed] ??= $tables[$name]->peak($directions);
 
-            return Cost::ofPeak($table->peak($directions), $this->question->lump);
+            return $this->ofPeak[$peak] ??= Cost::ofPeak($peak, $this->question->lump);
         }, 'cloth '.$kind);
     }
 
@@ -494,13 +499,18 @@ final class TopModel
     private function priced(array $scope, \Closure $price): array
     {
         $highs = $lows = [];
-        $dearest = new Cost();
+        $dearest = $last = new Cost();
+        [$high, $low] = [0, 0];
         $chosen = array_fill_keys($scope, 0);
         do {
             $cost = $price($chosen);
-            $highs[] = $cost === null ? Weight::FORBIDDEN : $this->weight->high($cost);
-            $lows[] = $cost === null ? 0 : $this->weight->low($cost);
-            $dearest = $cost === null ? $dearest : $dearest->most($cost);
+            if ($cost !== null && $cost !== $last) {
+                [$high, $low] = [$this->weight->high($cost), $this->weight->low($cost)];
+                $dearest = $dearest->most($cost);
+                $last = $cost;
+            }
+            $highs[] = $cost === null ? Weight::FORBIDDEN : $high;
+            $lows[] = $cost === null ? 0 : $low;
             for ($i = count($scope) - 1; $i >= 0; --$i) {
                 if (++$chosen[$scope[$i]] < count($this->variables->values[$scope[$i]])) {
                     break;

@@ -118,6 +118,34 @@ final class TopVariables
     }
 
     /**
+     * Reads the same segment again and again.
+     *
+     * @return \Closure(array<int, int>): PressDirection
+     */
+    public function reader(int $join, int $segment): \Closure
+    {
+        $missing = static fn (): \LogicException => new \LogicException('The seam is there as the block lies.');
+        $copy = $this->copyOf[$join] ?? null;
+        if ($copy === null) {
+            return fn (array $chosen): PressDirection => $this->direction($join, $segment, $chosen) ?? throw $missing();
+        }
+        $ways = array_map(fn (int $choice): ?array => $this->read($join, $segment, $choice), array_keys($this->choicesOf[$copy]));
+        $choice = $this->choices[$copy] ?? null;
+        $values = $this->seamValues();
+
+        return static function (array $chosen) use ($ways, $choice, $values, $missing): PressDirection {
+            [$source, $isSwapped] = $ways[$choice === null ? 0 : $chosen[$choice]] ?? throw $missing();
+            [$variable, $isSwappedThere] = $source->decision($chosen);
+            $direction = $values[$variable][$chosen[$variable]];
+            if (! $direction instanceof PressDirection) {
+                throw $missing();
+            }
+
+            return $isSwapped === $isSwappedThere ? $direction : $direction->swapped();
+        };
+    }
+
+    /**
      * A text that is equal for segments that are read alike from variables with the same places.
      *
      * @param array<int, int> $places of the variables
