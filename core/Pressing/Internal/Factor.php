@@ -142,7 +142,7 @@ final readonly class Factor
             }
         }
 
-        return new self($scope, $highs, $lows);
+        return new self($scope, array_values($highs), array_values($lows));
     }
 
     /**

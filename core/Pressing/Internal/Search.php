@@ -53,12 +53,12 @@ final class Search
     /**
      * The same where a few variables are shared by all that is otherwise only near to near.
      *
-     * @param list<int>                     $domains
-     * @param list<Factor>                  $factors
-     * @param array<int, mixed>             $shared    by variable
-     * @param \Closure(): bool              $timeIsUp
-     * @param int|null                      $firstUnit as above
-     * @param (\Closure(): ?list<int>)|null $start     values to go on from, asked for where the search is long
+     * @param list<int>                           $domains
+     * @param list<Factor>                        $factors
+     * @param array<int, mixed>                   $shared    by variable
+     * @param \Closure(): bool                    $timeIsUp
+     * @param int|null                            $firstUnit as above
+     * @param (\Closure(): (list<int>|null))|null $start     values to go on from, asked for where the search is long
      */
     public static function sharing(array $domains, array $factors, array $shared, \Closure $timeIsUp, ?int $firstUnit, ?\Closure $start = null): Optimum
     {

@@ -36,7 +36,7 @@ final class SharedSearch
     /** @var list<array{int, list<Factor>, list<Factor>}> of the shared variables that touch others, in the order in which they are decided */
     private array $buckets = [];
 
-    /** @var \SplPriorityQueue<array{int, int, int, int}, array{array<int, int>, int, int, int}> what is decided by variable, how often the rest was looked at, and the bound; the lowest bound first */
+    /** @var \SplPriorityQueue<non-empty-array<int>, array{array<int, int>, int, int, int}> what is decided by variable, how often the rest was looked at, and the bound; the lowest bound first */
     private \SplPriorityQueue $waiting;
 
     /** @var array<int, int> numbers of the variables of the rest */
@@ -55,6 +55,7 @@ final class SharedSearch
      * @param list<int>                    $values   the best known
      * @param \Closure(): (list<int>|null) $start
      * @param \Closure(): bool             $timeIsUp
+     * @param non-empty-list<int>          $tables
      */
     private function __construct(
         private readonly array $domains,
@@ -62,6 +63,7 @@ final class SharedSearch
         private array $values,
         private readonly \Closure $start,
         private readonly \Closure $timeIsUp,
+        private readonly array $tables,
     ) {
         $this->least = Descent::weigh($factors, $values, $domains);
         $this->waiting = new \SplPriorityQueue();
@@ -75,10 +77,11 @@ final class SharedSearch
      * @param list<int>                    $values   to begin with
      * @param \Closure(): (list<int>|null) $start    others to go on from, asked for once the search is long
      * @param \Closure(): bool             $timeIsUp
+     * @param non-empty-list<int>          $tables   entries of the largest tables for the rest, one after the other
      */
-    public static function best(array $domains, array $factors, array $shared, array $values, \Closure $start, \Closure $timeIsUp): Optimum
+    public static function best(array $domains, array $factors, array $shared, array $values, \Closure $start, \Closure $timeIsUp, array $tables = self::TABLES): Optimum
     {
-        $search = new self($domains, $factors, $values, $start, $timeIsUp);
+        $search = new self($domains, $factors, $values, $start, $timeIsUp, $tables);
 
         return $search->from($search->guided($shared));
     }
@@ -124,7 +127,7 @@ final class SharedSearch
         $this->wait([], 0, $bound);
         $stuck = $this->least;
         while (! $this->waiting->isEmpty()) {
-            [$decided, $looks, $high, $low] = $this->waiting->extract();
+            [$decided, $looks, $high, $low] = $this->next();
             if ([$high, $low] >= $this->least) {
                 break;
             }
@@ -134,7 +137,7 @@ final class SharedSearch
             }
             if (count($decided) < count($this->buckets)) {
                 $this->decide($decided, [$high, $low]);
-            } elseif ($looks < count(self::TABLES)) {
+            } elseif ($looks < count($this->tables)) {
                 $this->look($decided, $looks, [$high, $low]);
             } else {
                 $stuck = min($stuck, [$high, $low]);
@@ -143,6 +146,15 @@ final class SharedSearch
         $bound = min($stuck, $this->least);
 
         return new Optimum($this->values, $bound[0], $bound[1], $bound === $this->least);
+    }
+
+    /** @return array{array<int, int>, int, int, int} */
+    private function next(): array
+    {
+        /** @var array{array<int, int>, int, int, int} $next only the data are taken out */
+        $next = $this->waiting->extract();
+
+        return $next;
     }
 
     /**
@@ -182,7 +194,7 @@ final class SharedSearch
         }
         $domains = array_map(fn (int $variable): int => $this->domains[$variable], array_keys($this->rest));
         $factors = Factor::together(Factor::fixed($this->domains, $this->factors, $decided, $this->rest));
-        $found = (new Elimination($domains, $factors))->solve(self::TABLES[$looks], $this->timeIsUp);
+        $found = (new Elimination($domains, $factors))->solve($this->tables[$looks], $this->timeIsUp);
         if ($found === null) {
             $this->wait($decided, $looks, $bound);
 

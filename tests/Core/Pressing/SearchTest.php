@@ -13,6 +13,7 @@ use KeenSeam\Core\Pressing\Internal\Factor;
 use KeenSeam\Core\Pressing\Internal\Messages;
 use KeenSeam\Core\Pressing\Internal\Optimum;
 use KeenSeam\Core\Pressing\Internal\Search;
+use KeenSeam\Core\Pressing\Internal\SharedSearch;
 use KeenSeam\Core\Pressing\Internal\Weight;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -50,6 +51,9 @@ final class SearchTest extends TestCase
             'clusters' => ClusterSearch::best($domains, $factors, [PHP_INT_MAX, PHP_INT_MAX], $never),
             'all together' => Search::best($domains, $factors, $never, null),
             'after contraction' => Search::best($domains, $factors, $never, Weight::SECOND),
+            'some shared' => Search::sharing($domains, $factors, self::everyOther($domains), $never, Weight::SECOND),
+            'shared decided best first' => self::sharing($domains, $factors, $never, [1 << 16]),
+            'none shared' => SharedSearch::best($domains, $factors, [], self::zeros($domains), static fn (): null => null, $never),
         ];
         foreach ($found as $name => $optimum) {
             self::assertNotNull($optimum, $name);
@@ -76,6 +80,63 @@ final class SearchTest extends TestCase
                 self::assertSame($least, Descent::weigh($factors, $found->values, $domains), $name);
             }
         }
+    }
+
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors
+     */
+    #[DataProvider('problems')]
+    public function test_what_is_shared_is_decided_with_a_true_bound_in_any_tables_and_time(array $domains, array $factors): void
+    {
+        $least = self::leastByTrying($domains, $factors);
+        $looks = 0;
+        $start = Descent::from($domains, $factors, self::zeros($domains), static fn (): bool => true);
+        foreach ([[2], [2, 4]] as $tables) {
+            foreach ([0, 3, 20, PHP_INT_MAX] as $most) {
+                $looks = 0;
+                $found = self::sharing($domains, $factors, static function () use (&$looks, $most): bool {
+                    return ++$looks > $most;
+                }, $tables);
+                $weight = Descent::weigh($factors, $found->values, $domains);
+                self::assertLessThanOrEqual($least, [$found->boundHigh, $found->boundLow]);
+                self::assertLessThanOrEqual(Descent::weigh($factors, $start, $domains), $weight, 'what it began with is not lost');
+                self::assertSame($found->exact, $weight === [$found->boundHigh, $found->boundLow]);
+            }
+        }
+    }
+
+    /**
+     * @param list<int>           $domains
+     * @param list<Factor>        $factors
+     * @param \Closure(): bool    $timeIsUp
+     * @param non-empty-list<int> $tables
+     */
+    private static function sharing(array $domains, array $factors, \Closure $timeIsUp, array $tables): Optimum
+    {
+        $start = Descent::from($domains, $factors, self::zeros($domains), static fn (): bool => true);
+
+        return SharedSearch::best($domains, $factors, self::everyOther($domains), $start, static fn (): null => null, $timeIsUp, $tables);
+    }
+
+    /**
+     * @param list<int> $domains
+     *
+     * @return array<int, true> by variable
+     */
+    private static function everyOther(array $domains): array
+    {
+        return array_filter(array_map(static fn (int $variable): bool => $variable % 2 === 0, array_keys($domains)));
+    }
+
+    /**
+     * @param list<int> $domains
+     *
+     * @return list<int>
+     */
+    private static function zeros(array $domains): array
+    {
+        return array_fill(0, count($domains), 0);
     }
 
     /**
