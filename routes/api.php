@@ -30,6 +30,7 @@ use App\Http\Controllers\StartController;
 use App\Http\Controllers\StyleController;
 use App\Http\Controllers\SwatchController;
 use App\Http\Controllers\TopController;
+use App\Http\Controllers\TopSewingController;
 use App\Http\Controllers\TrayController;
 use App\Http\Controllers\WallController;
 use App\Http\Controllers\WallFiguresController;
@@ -67,6 +68,10 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::get('plan', [TopController::class, 'plan']);
     Route::get('cutting', [TopController::class, 'cutting']);
     Route::get('steps', [TopController::class, 'steps']);
+    Route::get('order', [TopSewingController::class, 'order']);
+    Route::put('sewing', [TopSewingController::class, 'sew']);
+    Route::get('work', [TopSewingController::class, 'work']);
+    Route::post('work', [TopSewingController::class, 'tell']);
     Route::get('file', [TopController::class, 'file']);
 });
 Route::apiResource('blocks', BlockController::class);

@@ -7,6 +7,7 @@ namespace App\Documents;
 use App\Models\ShelfBlock;
 use App\Models\ShelfTop;
 use App\Workings\WorkedTops;
+use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
@@ -53,6 +54,7 @@ final readonly class TopSheet
             'picture' => self::picture($face),
             'odd' => self::odd($face),
             'fields' => self::fields($top),
+            'sewing' => ['order' => $kept->order->value, 'sashes' => $kept->sashes->value, 'chain' => $kept->chain->value, 'orders' => self::orders($top)],
             'sizes' => self::sizes($top),
         ];
     }
@@ -152,6 +154,14 @@ final readonly class TopSheet
             'sides' => $top->sides === null ? null : ['fabric' => $top->sides->fabric?->key, 'float' => $top->sides->float->toText($unit)],
             'borders' => array_map(static fn (Border $border): array => ['width' => $border->width->toText($unit), 'fabric' => $border->fabric->key, 'square' => $border->corners?->key], $top->borders),
         ];
+    }
+
+    /** @return list<array{order: string, words: string}> in which the top may be sewn together */
+    private static function orders(Top $top): array
+    {
+        $orders = [Order::Rows, Order::Columns, Order::Quarters, Order::Twos, ...($top->setting === Setting::OnPoint ? [Order::Diagonal] : [])];
+
+        return array_map(static fn (Order $order): array => ['order' => $order->value, 'words' => $order->words()], $orders);
     }
 
     /** @return array{block: string, finished: list<string>, raw: list<string>} to the ruler's marks */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use KeenSeam\Core\Assembly\OrderReport;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Guide\BorderSteps;
 use KeenSeam\Core\Guide\Chain;
@@ -44,10 +45,18 @@ final class TopWorkSheet
         ];
     }
 
-    /** @return list<array{title: string, text: string}> blocks first, then the top, then its borders */
-    public static function steps(TopPlan $plan, Top $top): array
+    /** @return array{problem: null, matchPoints: int, longestJoin: string} */
+    public static function order(TopConstruction $placed): array
     {
-        $steps = [...WorkSteps::of($plan->plan, new CutQuestion(), Chain::RowByRow, $plan->sewn->construction), ...BorderSteps::of($top)];
+        $report = OrderReport::of($placed->construction);
+
+        return ['problem' => null, 'matchPoints' => $report->matchPoints, 'longestJoin' => $report->longestJoin];
+    }
+
+    /** @return list<array{title: string, text: string}> blocks first, then the top, then its borders */
+    public static function steps(TopPlan $plan, Top $top, Chain $chain): array
+    {
+        $steps = [...WorkSteps::of($plan->plan, new CutQuestion(), $chain, $plan->sewn->construction), ...BorderSteps::of($top)];
 
         return array_map(static fn (Step $step): array => ['title' => $step->title, 'text' => $step->text], $steps);
     }

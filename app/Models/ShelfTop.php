@@ -7,17 +7,28 @@ namespace App\Models;
 use App\Exceptions\ChangedElsewhere;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\SashesSewn;
+use KeenSeam\Core\Assembly\TopOrder;
+use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Top\TopFileWriter;
 
 /**
  * A top on the quilter's shelf.
  *
+ * @phpstan-type Held array{from: string, document: string, order: string, sashes: string, chain: string, pressed: array<string, list<string>>}
+ * @phpstan-type Work array{held: Held|null, times: array<string, int>, deeds: list<array{string, int}>}
+ *
  * @property int                                          $id
  * @property string                                       $name
  * @property string                                       $document the top file's text, its blocks in it
  * @property array<string, array{id: int, sum: string}>   $blocks   block of the shelf that each of its blocks was taken from, and as it was then, by key
  * @property list<array{words: string, document: string}> $earlier  what it was before its last changes, the latest last
+ * @property Order                                        $order    in which its parts are sewn together
+ * @property SashesSewn                                   $sashes   when its sashes are
+ * @property Chain                                        $chain    how its rows go through the machine
+ * @property Work                                         $work     the plan that is held since the work began, how often each step was done, and what was done last
  * @property int                                          $version  grows with every save; a save that does not know the newest one is refused
  */
 final class ShelfTop extends Model
@@ -29,13 +40,29 @@ final class ShelfTop extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['blocks' => 'array', 'earlier' => 'array', 'version' => 'integer'];
+    protected $casts = ['blocks' => 'array', 'earlier' => 'array', 'version' => 'integer', 'order' => Order::class, 'sashes' => SashesSewn::class, 'chain' => Chain::class, 'work' => 'array'];
 
-    protected $attributes = ['blocks' => '{}', 'earlier' => '[]', 'version' => 1];
+    protected $attributes = ['blocks' => '{}', 'earlier' => '[]', 'version' => 1, 'order' => Order::Rows->value, 'sashes' => SashesSewn::Between->value, 'chain' => Chain::RowByRow->value, 'work' => '{"held":null,"times":{},"deeds":[]}'];
 
     public static function textOf(Top $top): string
     {
         return json_encode(TopFileWriter::write($top), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+    }
+
+    public function topOrder(): TopOrder
+    {
+        // Twos by the chain are an order of their own; without sashes there are none to sew first.
+        $hasSashes = isset(((array) json_decode($this->document, true))['sashes']);
+
+        return new TopOrder($this->chain === Chain::Twos ? Order::Twos : $this->order, $hasSashes ? $this->sashes : SashesSewn::Between);
+    }
+
+    /** @return list<string> what its seams follow from */
+    public function sewnSources(): array
+    {
+        $order = $this->topOrder();
+
+        return [$this->document, $order->order->value, $order->sashes->value];
     }
 
     /** Another when the block is drawn or sewn otherwise. */
@@ -60,6 +87,23 @@ final class ShelfTop extends Model
     {
         $earlier = [...$this->earlier, ['words' => $words, 'document' => $this->document]];
         $this->keep($seen, ['name' => $top->name, 'document' => self::textOf($top), 'earlier' => array_slice($earlier, -self::MOST_EARLIER)] + $more);
+    }
+
+    /**
+     * How it is to be sewn from now on.
+     *
+     * @throws ChangedElsewhere
+     */
+    public function sewnBy(int $seen, TopOrder $order, Chain $chain): void
+    {
+        $this->keep($seen, ['order' => $order->order, 'sashes' => $order->sashes, 'chain' => $chain]);
+    }
+
+    /** @param Work $work */
+    public function keepWork(array $work): void
+    {
+        $this->work = $work;
+        $this->save();
     }
 
     /**

@@ -14,6 +14,11 @@ final class WorkNotPossible extends \InvalidArgumentException implements KeenSea
         return new self('The plan has changed: that step is no longer in it. Go on from the step that is shown.');
     }
 
+    public static function notPlanned(): self
+    {
+        return new self('The plan of this top is not worked out yet. Plan it first; then the sewing begins.');
+    }
+
     public static function notSewn(): self
     {
         return new self('That seam is not sewn, so there is nothing to unpick. Choose a sewn one.');

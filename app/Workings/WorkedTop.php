@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Workings;
 
-use KeenSeam\Core\Assembly\ChosenOrder;
-use KeenSeam\Core\Assembly\Order;
-use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\Locks;
 use KeenSeam\Core\Pressing\PressQuestion;
@@ -28,7 +26,7 @@ final class WorkedTop
     /** @param \Closure(): bool $timeIsUp for the search */
     public function __construct(
         private readonly Top $top,
-        private readonly ?ChosenOrder $order,
+        private readonly TopOrder $order,
         private readonly PressAsked $press,
         private readonly \Closure $timeIsUp,
     ) {}
@@ -36,7 +34,7 @@ final class WorkedTop
     /** Taken apart as its blocks are placed. */
     public function placed(): TopConstruction
     {
-        return $this->placed ??= TopConstruction::of(TopFace::of($this->top), $this->order());
+        return $this->placed ??= TopConstruction::of(TopFace::of($this->top), $this->order);
     }
 
     public function style(): PressStyle
@@ -46,7 +44,7 @@ final class WorkedTop
 
     public function plan(): TopPlan
     {
-        return $this->plan ??= (new TopPlanner($this->placed(), $this->order()))->best(
+        return $this->plan ??= (new TopPlanner($this->placed()))->best(
             new PressQuestion($this->style(), $this->locks(), $this->press->lump ?? PressQuestion::LUMP, equalParts: $this->press->equalParts),
             $this->timeIsUp,
         );
@@ -65,10 +63,5 @@ final class WorkedTop
         }
 
         return $this->press->rules === [] ? $this->press->locks : (new Rules($construction))->locks($this->press->rules, new Locks($construction, $this->press->locks));
-    }
-
-    private function order(): Order
-    {
-        return $this->order instanceof Order ? $this->order : ($this->order === null ? Order::Rows : throw OrderNotPossible::ofTop());
     }
 }

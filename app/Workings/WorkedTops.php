@@ -10,6 +10,7 @@ use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
@@ -58,7 +59,7 @@ final readonly class WorkedTops
      */
     public function told(ShelfTop $top, string $part, \Closure $told): array
     {
-        return $this->parts->part(KeptParts::key($part, [$top->document]), fn (): array => $told(TopConstruction::asPlaced(TopFace::of($this->top($top)), Order::Rows)));
+        return $this->parts->part(KeptParts::key($part, $top->sewnSources()), fn (): array => $told(TopConstruction::asPlaced(TopFace::of($this->top($top)), $top->topOrder())));
     }
 
     /**
@@ -106,14 +107,14 @@ final readonly class WorkedTops
         $face = TopFace::of($this->top($top));
         $isAlone = config('queue.default') === 'sync';
         if ($known === null && ($isAlone || count($face->face->patches) <= self::LARGE)) {
-            $known = self::searched($face, $isAlone ? self::ALONE : self::AT_ONCE);
+            $known = self::searched($face, $top->topOrder(), $isAlone ? self::ALONE : self::AT_ONCE);
             $this->parts->keep($key, [$known, $isAlone]);
         }
         if ($isAlone || $known?->plan->proved === true) {
             return ['state' => 'done', 'plan' => $known];
         }
         $this->cache->put('top-'.$key, microtime(true), 600);
-        $this->parts->keep('asked-'.$key, $top->document);
+        $this->parts->keep('asked-'.$key, [$top->document, $top->topOrder()]);
         SearchForTopPlan::dispatch($key);
 
         return ['state' => 'working', 'plan' => $known];
@@ -123,9 +124,9 @@ final readonly class WorkedTops
     public function searchLong(string $key): void
     {
         $this->parts->forgetAtHand();
-        $document = $this->parts->recall('asked-'.$key);
-        if (is_string($document)) {
-            $found = self::searched(TopFace::of($this->reader->readTop($document)), self::LONG);
+        [$document, $order] = (array) $this->parts->recall('asked-'.$key) + [null, null];
+        if (is_string($document) && $order instanceof TopOrder) {
+            $found = self::searched(TopFace::of($this->reader->readTop($document)), $order, self::LONG);
             [$known] = $this->kept($key);
             $isBetter = $known === null || $found->plan->proved || $found->plan->cost->compareTo($known->plan->cost, PressStyle::Nest) < 0;
             $this->parts->keep($key, [$isBetter ? $found : $known, true]);
@@ -141,15 +142,15 @@ final readonly class WorkedTops
         return is_array($kept) && ($kept[0] ?? null) instanceof TopPlan ? [$kept[0], $kept[1] === true] : [null, false];
     }
 
-    private static function searched(TopFace $face, float $seconds): TopPlan
+    private static function searched(TopFace $face, TopOrder $order, float $seconds): TopPlan
     {
         $end = microtime(true) + $seconds;
 
-        return (new TopPlanner(TopConstruction::of($face, Order::Rows), Order::Rows))->best(new PressQuestion(PressStyle::Nest), static fn (): bool => microtime(true) > $end);
+        return (new TopPlanner(TopConstruction::of($face, $order)))->best(new PressQuestion(PressStyle::Nest), static fn (): bool => microtime(true) > $end);
     }
 
     private function key(ShelfTop $top): string
     {
-        return KeptParts::key('top-plan', [$top->document]);
+        return KeptParts::key('top-plan', $top->sewnSources());
     }
 }

@@ -24,6 +24,11 @@ final class OrderNotPossible extends \DomainException implements KeenSeamProblem
         return new self('The larger triangles at the sides, or the sashes without cornerstones, run along the rows of this top. Sew it by rows.');
     }
 
+    public static function noSashes(): self
+    {
+        return new self('There are no sashes to sew first.');
+    }
+
     public static function ofTop(): self
     {
         return new self('A top is sewn by rows, by columns, in halves of halves, in twos, or on point in slanting rows. Choose one of them.');

@@ -16,6 +16,7 @@ final readonly class TopConstruction
      */
     public function __construct(
         public TopFace $top,
+        public TopOrder $order,
         public Construction $construction,
         public array $copies,
         public array $others = [],
@@ -25,7 +26,7 @@ final readonly class TopConstruction
      * @throws SetInSeamNeeded  when no straight seams build a block
      * @throws OrderNotPossible when the top has no seams for this order
      */
-    public static function of(TopFace $top, Order $order): self
+    public static function of(TopFace $top, TopOrder $order = new TopOrder()): self
     {
         return (new TopBuilder($top, $order))->build(true);
     }
@@ -36,7 +37,7 @@ final readonly class TopConstruction
      * @throws SetInSeamNeeded  when no straight seams build a block
      * @throws OrderNotPossible when the top has no seams for this order
      */
-    public static function asPlaced(TopFace $top, Order $order): self
+    public static function asPlaced(TopFace $top, TopOrder $order = new TopOrder()): self
     {
         return (new TopBuilder($top, $order))->build(false);
     }

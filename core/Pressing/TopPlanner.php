@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Pressing;
 
-use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
@@ -25,7 +24,7 @@ final readonly class TopPlanner
     /** Rows and columns of the corner that a large top begins with. */
     private const CORNER = 3;
 
-    public function __construct(private TopConstruction $top, private Order $order) {}
+    public function __construct(private TopConstruction $top) {}
 
     /**
      * @param (\Closure(): bool)|null $timeIsUp asked now and then; once true, the best plan so far is given with its gap
@@ -98,7 +97,7 @@ final readonly class TopPlanner
     /** @param \Closure(): bool $timeIsUp */
     private function planOfFace(Top $top, PressQuestion $question, \Closure $timeIsUp): TopPlan
     {
-        return (new self(TopConstruction::of(TopFace::of($top), $this->order), $this->order))->bestOfFace($question, $timeIsUp);
+        return (new self(TopConstruction::of(TopFace::of($top), $this->top->order)))->bestOfFace($question, $timeIsUp);
     }
 
     private static function better(?TopPlan $a, TopPlan $b, PressStyle $style): TopPlan
@@ -127,7 +126,7 @@ final readonly class TopPlanner
         if ($corner === null || $model->variables->hasNoChoice() || $question->locks !== []) {
             return null;
         }
-        $sewn = TopConstruction::of(TopFace::of($corner), $this->order);
+        $sewn = TopConstruction::of(TopFace::of($corner), $this->top->order);
         $small = new TopModel($sewn, Junction::allOn($sewn->construction->face), new JunctionTables($sewn->construction, $question->allowsFurls(), $sewn->others), $question, $corner->turns);
         $decided = $model->variables->laidFrom($small->variables, (new TopStarts($small))->inPattern($timeIsUp));
 
@@ -183,7 +182,7 @@ final readonly class TopPlanner
             $directions = $variables->pressedInDesign($numbers[0], $values);
             $construction = $copy->design;
             if ($mirrored) {
-                $alone = TopConstruction::asPlaced(TopFace::of($sewn->top->top->alone($design, new Placement(mirrored: true))), $this->order);
+                $alone = TopConstruction::asPlaced(TopFace::of($sewn->top->top->alone($design, new Placement(mirrored: true))), $this->top->order);
                 $construction = $alone->construction;
                 $laid = [];
                 foreach ($alone->copies[0]->turns[0]->seams as $number => $seam) {
@@ -217,7 +216,7 @@ final readonly class TopPlanner
         }
         $top = $this->top->top->top;
 
-        return TopConstruction::asPlaced(TopFace::of($top->withPlaces(array_map(static fn ($place) => $byPlace[$place->key()] ?? $place, $top->places))), $this->order);
+        return TopConstruction::asPlaced(TopFace::of($top->withPlaces(array_map(static fn ($place) => $byPlace[$place->key()] ?? $place, $top->places))), $this->top->order);
     }
 
     /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
-use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Pressing\Internal\Factor;
 use KeenSeam\Core\Pressing\Internal\JunctionTables;
 use KeenSeam\Core\Pressing\Internal\PressingModel;
@@ -65,7 +64,7 @@ final class OptimumTest extends TestCase
     {
         $top = Tops::sewn($file);
         $question = new PressQuestion($style);
-        $plan = (new TopPlanner($top, Order::Rows))->best($question)->plan;
+        $plan = (new TopPlanner($top))->best($question)->plan;
 
         self::assertTrue($plan->proved);
         $found = array_values($plan->cost->figures($style));

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\SashesSewn;
 use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\Top\TopFace;
 use KeenSeam\Core\Top\TopFile;
 use Random\Engine\Mt19937;
@@ -54,9 +56,9 @@ final class Tops
     }
 
     /** @param array<string, mixed> $file */
-    public static function sewn(array $file, Order $order = Order::Rows): TopConstruction
+    public static function sewn(array $file, Order $order = Order::Rows, SashesSewn $sashes = SashesSewn::Between): TopConstruction
     {
-        return TopConstruction::of(self::face($file), $order);
+        return TopConstruction::of(self::face($file), new TopOrder($order, $sashes));
     }
 
     /**

@@ -47,7 +47,7 @@ final class SeamCut extends SeamCommand
 
     protected function answerTop(Top $top): array
     {
-        $placed = (new WorkedTop($top, $this->orderAsked(), $this->pressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP)))->placed();
+        $placed = (new WorkedTop($top, $this->orderOfTopAsked(), $this->pressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP)))->placed();
         $plan = CuttingPlan::of($placed->construction, $this->questionIn($top->unit), $top);
         $pattern = $this->option('pattern');
 

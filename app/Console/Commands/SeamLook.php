@@ -34,6 +34,6 @@ final class SeamLook extends SeamCommand
 
     protected function answerTop(Top $top): array
     {
-        return TopLookDocument::of((new WorkedTop($top, $this->orderAsked(), new PressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP)))->placed());
+        return TopLookDocument::of((new WorkedTop($top, $this->orderOfTopAsked(), new PressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP)))->placed());
     }
 }

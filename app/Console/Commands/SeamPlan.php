@@ -41,7 +41,7 @@ final class SeamPlan extends SeamCommand
 
     protected function answerTop(Top $top): array
     {
-        $worked = new WorkedTop($top, $this->orderAsked(), $this->pressAsked($this->oneOf('equal-parts', EqualParts::class)), $this->untilTime($this->amount('time-limit') ?? ($top->turns === TurnsAllowed::Any ? self::TIME_LIMIT : self::TIME_LIMIT_OF_TOP)));
+        $worked = new WorkedTop($top, $this->orderOfTopAsked(), $this->pressAsked($this->oneOf('equal-parts', EqualParts::class)), $this->untilTime($this->amount('time-limit') ?? ($top->turns === TurnsAllowed::Any ? self::TIME_LIMIT : self::TIME_LIMIT_OF_TOP)));
 
         return TopDocument::of($worked->plan(), $worked->style());
     }

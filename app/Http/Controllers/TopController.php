@@ -159,7 +159,7 @@ final readonly class TopController
     {
         $plan = $this->tops->plan($top);
 
-        return new JsonResponse(['state' => $plan['plan'] === null ? 'working' : 'done', 'steps' => $plan['plan'] === null ? [] : TopWorkSheet::steps($plan['plan'], $this->tops->top($top))]);
+        return new JsonResponse(['state' => $plan['plan'] === null ? 'working' : 'done', 'steps' => $plan['plan'] === null ? [] : TopWorkSheet::steps($plan['plan'], $this->tops->top($top), $top->chain)]);
     }
 
     public function file(ShelfTop $top): Response

@@ -11,10 +11,12 @@ use KeenSeam\Core\Assembly\JoinTie;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Assembly\SashesSewn;
 use KeenSeam\Core\Assembly\SelfTurn;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Assembly\TopCopy;
+use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\Assembly\TopTurn;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Cell;
@@ -28,6 +30,7 @@ use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Geometry\Segment;
 use KeenSeam\Core\Top\Design;
 use KeenSeam\Core\Top\Laying;
+use KeenSeam\Core\Top\PartRole;
 use KeenSeam\Core\Top\Setting;
 use KeenSeam\Core\Top\TopFace;
 use KeenSeam\Core\Top\TopPart;
@@ -62,7 +65,7 @@ final class TopBuilder
     /** @var array<int, array<string, array{Assembly, array<string, Join>}>> the ways in which a part's seams run, each with its joins by their seams; by part and the names of all its seams */
     private array $known = [];
 
-    public function __construct(private readonly TopFace $top, private readonly Order $order)
+    public function __construct(private readonly TopFace $top, private readonly TopOrder $order)
     {
         $this->sewing = new Sewing();
     }
@@ -91,19 +94,19 @@ final class TopBuilder
         } catch (SetInSeamNeeded) {
             throw OrderNotPossible::runsInRows(); // rows always can be sewn: the top is laid out in them
         }
-        $construction = new Construction($this->top->face, $this->order, $root, $this->sewing->joins, $this->classes(), $this->sewing->strands);
+        $construction = new Construction($this->top->face, $this->order->order, $root, $this->sewing->joins, $this->classes(), $this->sewing->strands);
         $turns = $isTurned ? Turn::cases() : [Turn::None];
         $copies = array_map(fn (TopCopy $copy): TopCopy => $copy->turning(array_values(array_filter(array_map(fn (Turn $turn): ?TopTurn => $this->turned($copy, $turn), $turns)))), $this->copies);
 
-        return new TopConstruction($this->top, $construction, $copies, $this->others);
+        return new TopConstruction($this->top, $this->order, $construction, $copies, $this->others);
     }
 
     /** @throws OrderNotPossible */
     private function bands(): SewingOrder
     {
-        $cells = array_map(static fn (TopPart $part): Cell => new Cell($part->row, $part->column, 1, $part->columnSpan, $part->units[0]->cell->unit), $this->top->parts);
-
-        return match ($this->order) {
+        $groups = $this->order->sashes === SashesSewn::First ? $this->withSashes() : array_map(static fn (int $number): array => [[$number]], array_keys($this->top->parts));
+        $cells = array_map($this->cellOf(...), $groups);
+        $order = match ($this->order->order) {
             Order::Rows => BandOrder::bands($cells, true),
             Order::Columns => BandOrder::bands($cells, false),
             Order::Quarters => BandOrder::halves($cells),
@@ -111,6 +114,67 @@ final class TopBuilder
             Order::Diagonal => $this->top->top->setting === Setting::OnPoint ? BandOrder::bands($cells, true) : throw OrderNotPossible::straightTop(),
             Order::Around, Order::Best => throw OrderNotPossible::ofTop(),
         };
+        $sewn = static fn (array $items): int|SewingOrder => count($items) === 1 ? $items[0] : SewingOrder::of(...$items);
+
+        return self::filled($order, array_map(static fn (array $rows): int|SewingOrder => $sewn(array_map($sewn, $rows)), $groups));
+    }
+
+    /**
+     * Every part with the sashes that are sewn to it first: the one at its right, and the one below with its cornerstone.
+     *
+     * @return list<non-empty-list<non-empty-list<int>>> numbers of parts, the upper row first
+     *
+     * @throws OrderNotPossible when there are no sashes
+     */
+    private function withSashes(): array
+    {
+        if ($this->top->top->sashes === null) {
+            throw OrderNotPossible::noSashes();
+        }
+        $at = [];
+        foreach ($this->top->parts as $number => $part) {
+            $at[$part->row.' '.$part->column] = $number;
+        }
+        $groups = $taken = [];
+        foreach ($this->top->parts as $number => $part) {
+            if ($part->role === PartRole::Sash || $part->role === PartRole::Cornerstone) {
+                continue;
+            }
+            // A sash that runs on below the next block is no strip of this one's.
+            $own = function (int $down, int $aside, PartRole $role) use ($at, $part): ?int {
+                $other = $at[($part->row + $down).' '.($part->column + $aside)] ?? null;
+
+                return $other !== null && $this->top->parts[$other]->role === $role && $this->top->parts[$other]->columnSpan === 1 ? $other : null;
+            };
+            [$right, $below, $corner] = [$own(0, 1, PartRole::Sash), $own(1, 0, PartRole::Sash), $own(1, 1, PartRole::Cornerstone)];
+            $rows = [$right === null ? [$number] : [$number, $right]];
+            if ($below !== null) {
+                $rows[] = $corner === null ? [$below] : [$below, $corner];
+            }
+            $groups[] = $rows;
+            $taken += array_flip(array_merge(...$rows));
+        }
+        foreach (array_keys(array_diff_key($this->top->parts, $taken)) as $number) {
+            $groups[] = [[$number]];
+        }
+
+        return $groups;
+    }
+
+    /** @param non-empty-list<non-empty-list<int>> $group */
+    private function cellOf(array $group): Cell
+    {
+        $parts = array_map(fn (int $number): TopPart => $this->top->parts[$number], array_merge(...$group));
+        $row = min(array_map(static fn (TopPart $part): int => $part->row, $parts));
+        $column = min(array_map(static fn (TopPart $part): int => $part->column, $parts));
+
+        return new Cell(
+            $row,
+            $column,
+            max(array_map(static fn (TopPart $part): int => $part->row, $parts)) - $row + 1,
+            max(array_map(static fn (TopPart $part): int => $part->column + $part->columnSpan, $parts)) - $column,
+            $parts[0]->units[0]->cell->unit,
+        );
     }
 
     /** @param list<int|SewingOrder> $sewings what stands for each part */

@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopCuttingShown, TopPlanned, TopStepsShown, TopShelf, TopShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -143,6 +143,15 @@ export const planOfTop = (id: number, otherwise: { fixed: true } | { more: strin
 export const cuttingOfTop = (id: number) => ask<TopCuttingShown>('GET', `/tops/${id}/cutting`)
 
 export const stepsOfTop = (id: number) => ask<TopStepsShown>('GET', `/tops/${id}/steps`)
+
+export const orderOfTop = (id: number, order: string, sashes: string) => ask<TopOrderShown>('GET', `/tops/${id}/order?order=${order}&sashes=${sashes}`)
+
+export const sewTopBy = (id: number, version: number, sewing: { order: string; sashes: string; chain: string }) => ask<TopShown>('PUT', `/tops/${id}/sewing`, { version, json: sewing })
+
+export const workOnTop = (id: number) => ask<TopWorkShown>('GET', `/tops/${id}/work`)
+
+/** What was done with a step of a top; or that its sewing begins. */
+export const tellTop = (id: number, deed: 'begin' | 'one' | 'done' | 'back', key = '') => ask<TopWorkShown>('POST', `/tops/${id}/work`, { json: { deed, ...(key === '' ? {} : { key }) } })
 
 export const takeTopOff = (id: number) => ask<null>('DELETE', `/tops/${id}`)
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { TopPicture, TopPlaceShown } from '@/api/types'
+import type { TopPicture, TopPlaceShown, TopWorkShown } from '@/api/types'
 import { applied, grown, hangingBox, hangingMatrix, matrixText, placeMatrix, type Corner } from './topGeometry'
 
 const props = withDefaults(
@@ -11,8 +11,10 @@ const props = withDefaults(
     turned?: Map<string, number>
     /** The place that is chosen, where places can be. */
     chosen?: string | null
+    /** What is sewn, and the places and seams that the step is about, by their numbers. */
+    work?: { wholes: number[]; seams: TopWorkShown['seams']; places: number[]; now: number[] }
   }>(),
-  { turned: () => new Map(), chosen: undefined },
+  { turned: () => new Map(), chosen: undefined, work: undefined },
 )
 const emit = defineEmits<{ choose: [place: TopPlaceShown] }>()
 
@@ -58,6 +60,12 @@ const middle = (place: TopPlaceShown) => {
 }
 const words = (place: TopPlaceShown) =>
   `Row ${place.row}, column ${place.column}: ${place.block ?? `plain ${props.picture.fabrics.find((fabric) => fabric.key === place.fabric)?.name ?? ''}`}${place.mirrored ? ', mirrored' : ''}${place.turn > 0 ? `, turned by ${place.turn}` : ''}`
+const unsewn = computed(() => {
+  const wholes = new Set(props.work?.wholes)
+  return props.work === undefined ? [] : props.picture.places.filter((place, number) => place.block !== null && place.pieces.length === 0 && !wholes.has(number))
+})
+const ofStep = computed(() => (props.work?.places ?? []).flatMap((number) => props.picture.places[number] ?? []))
+const ends = (seam: TopWorkShown['seams'][number]) => ({ x1: seam.from[0], y1: seam.from[1], x2: seam.to[0], y2: seam.to[1] })
 const mark = computed(() => Math.min(size.value.width, size.value.height) * 0.16)
 const arrow = (turn: number) => (turn === 180 ? '½' : turn === 90 ? '¼' : '¾')
 </script>
@@ -88,6 +96,14 @@ const arrow = (turn: number) => (turn === 180 ? '½' : turn === 90 ? '¼' : '¾'
       <template v-for="place in picture.places" :key="key(place)">
         <path v-if="place.fabric !== null && place.pieces.length === 0" :d="path(corners(place))" :fill="colours.get(place.fabric)" :stroke="colours.get(place.fabric)" :stroke-width="hair" />
         <use v-else-if="place.pieces.length === 0 && place.block !== null" :href="`#${byKey.get(place.block)?.id}`" :transform="matrixText(placeMatrix(place, size.width, size.height))" />
+      </template>
+      <template v-if="work">
+        <path v-for="place in unsewn" :key="`unsewn ${key(place)}`" class="unsewn" :d="outlines(place)" />
+        <template v-for="(seam, number) in work.seams" :key="number">
+          <line v-bind="ends(seam)" class="seam under" :stroke-width="hair * (work.now.includes(number) ? 11 : 6)" />
+          <line v-bind="ends(seam)" class="seam" :class="{ now: work.now.includes(number) }" :stroke-width="hair * (work.now.includes(number) ? 7 : 3)" :stroke-dasharray="seam.isSewn || work.now.includes(number) ? undefined : `${hair * 5} ${hair * 9}`" />
+        </template>
+        <path v-for="place in ofStep" :key="`step ${key(place)}`" class="of-step" :d="outlines(place)" :stroke-width="hair * 5" />
       </template>
       <template v-if="chosen !== undefined">
         <path
@@ -131,6 +147,28 @@ const arrow = (turn: number) => (turn === 180 ? '½' : turn === 90 ? '¼' : '¾'
 
 .place.chosen {
   stroke: var(--brick);
+}
+
+.unsewn {
+  fill: var(--paper);
+  opacity: 0.55;
+}
+
+.seam {
+  stroke: var(--ink);
+}
+
+.seam.under {
+  stroke: var(--paper);
+}
+
+.seam.now,
+.of-step {
+  stroke: var(--brick);
+}
+
+.of-step {
+  fill: none;
 }
 
 .turn-mark {

@@ -15,6 +15,7 @@ import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
 import type { JoinShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
+import TopOrder from '@/components/TopOrder.vue'
 import TopWork from '@/components/TopWork.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import BlockBack from '@/drawing/BlockBack.vue'
@@ -184,6 +185,7 @@ function press(event: KeyboardEvent) {
       <div class="deeds">
         <ElButton :disabled="!shown?.undo" :title="shown?.undo ?? ''" @click="shown && told(async () => shown && take(await api.undoTop(top, shown.version)))">Take back{{ shown?.undo ? `: ${shown.undo.toLowerCase()}` : '' }}</ElButton>
         <a class="link-button" :href="api.topFileAddress(top)" download>Keep as a file</a>
+        <RouterLink class="link-button" :to="{ name: 'sew-top', params: { top } }">To the machine</RouterLink>
       </div>
     </header>
     <ProblemNote v-if="problem" :text="problem" @close="problem = null" />
@@ -235,6 +237,8 @@ function press(event: KeyboardEvent) {
             <ElInputNumber :model-value="one.piles" :min="1" :max="4" :aria-label="`Piles of ${one.block}`" @change="change({ piles: Object.fromEntries(fields.piles.map((all) => [all.block, all.block === one.block ? ($event ?? 1) : all.piles])) })" />
           </label>
         </section>
+
+        <TopOrder :top="shown" @changed="take" @problem="problem = $event" />
 
         <section aria-labelledby="place-title">
           <h2 id="place-title">What lies where</h2>

@@ -7,6 +7,7 @@ namespace Tests\Core\Assembly;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
+use KeenSeam\Core\Assembly\SashesSewn;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Assembly\TopTurn;
@@ -43,6 +44,38 @@ final class TopConstructionTest extends TestCase
             self::assertSame($copy->joins, array_column($copy->turns[0]->seams, 'join'));
         }
         self::assertSame(range(0, count($top->construction->joins) + count($top->others) - 1), array_map(static fn (Join $join): int => $join->id, [...$top->construction->joins, ...$top->others]));
+    }
+
+    public function test_sashes_are_sewn_to_their_blocks_first_where_that_is_asked(): void
+    {
+        foreach ([true, false] as $outer) {
+            $file = Tops::file(['rows' => 2, 'columns' => 3, 'sashes' => ['width' => '1', 'fabric' => 'C', 'cornerstone' => 'B', 'outer' => $outer]], Tops::PINWHEEL);
+            $first = Tops::sewn($file, Order::Rows, SashesSewn::First)->construction;
+            $between = Tops::sewn($file)->construction;
+            self::assertSame(count($between->joins), count($first->joins));
+            // A block of 6 in with the sash of 1 in at its right and the one below with its cornerstone: 7 in both ways.
+            $square = 7 * $first->face->lattice->steps;
+            $withSash = array_filter($first->joins, static fn (Join $join): bool => $join->outline()->areaDoubled() === 2 * $square ** 2);
+            self::assertCount($outer ? 6 : 2, $withSash, 'each has both sashes, but the last ones of a row or column');
+            self::assertCount(0, array_filter($between->joins, static fn (Join $join): bool => $join->outline()->areaDoubled() === 2 * $square ** 2));
+        }
+        $running = Tops::sewn(Tops::file(['rows' => 2, 'columns' => 2, 'sashes' => ['width' => '1', 'fabric' => 'C', 'outer' => false]], Tops::PINWHEEL), Order::Columns, SashesSewn::Between);
+        self::assertNotSame([], $running->copies);
+        $this->expectExceptionMessage('There are no sashes to sew first.');
+        Tops::sewn(Tops::file([], Tops::PINWHEEL), Order::Rows, SashesSewn::First);
+    }
+
+    /** The ways of those that are only placed are what all others begin with. */
+    #[DataProvider('seeds')]
+    public function test_what_is_only_placed_is_sewn_alike(int $seed): void
+    {
+        $top = Tops::sewn(Tops::generated($seed));
+        $placed = TopConstruction::asPlaced($top->top);
+        self::assertEquals($top->construction->joins, $placed->construction->joins);
+        foreach ($placed->copies as $number => $copy) {
+            self::assertEquals([$top->copies[$number]->turns[0]], $copy->turns);
+        }
+        self::assertSame([], $placed->others);
     }
 
     #[DataProvider('seeds')]

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core\Guide;
 
-use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
@@ -98,6 +97,6 @@ final class TopWordsTest extends TestCase
 
     private static function planned(Top $top): TopPlan
     {
-        return (new TopPlanner(TopConstruction::of(TopFace::of($top), Order::Rows), Order::Rows))->best(new PressQuestion(PressStyle::Nest));
+        return (new TopPlanner(TopConstruction::of(TopFace::of($top))))->best(new PressQuestion(PressStyle::Nest));
     }
 }

@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Pressing\Lock;
@@ -125,7 +126,7 @@ final class TopPlannerTest extends TestCase
         // What hangs on point is mirrored by swapping across and down in the frame; its rows are columns then.
         $isOnPoint = $top->setting === Setting::OnPoint;
         $mirrored = $moved(new Placement($isOnPoint ? Turn::ThreeQuarters : Turn::None, true), static fn (int $row, int $column): array => [$row, $columns - $column]);
-        $cost = static fn (Top $top, Order $order): array => (new TopPlanner(TopConstruction::of(TopFace::of($top), $order), $order))->best(new PressQuestion(PressStyle::Nest))->plan->cost->figures(PressStyle::Nest);
+        $cost = static fn (Top $top, Order $order): array => (new TopPlanner(TopConstruction::of(TopFace::of($top), new TopOrder($order))))->best(new PressQuestion(PressStyle::Nest))->plan->cost->figures(PressStyle::Nest);
 
         self::assertEqualsWithDelta($cost($top, Order::Rows), $cost($turned, Order::Rows), 2000.0, 'shadow is weighed in millionths');
         // What lies along the rows of the frame lies along them in the mirror image too.
@@ -179,7 +180,7 @@ final class TopPlannerTest extends TestCase
     {
         $file = Tops::file(['turns' => 'any', 'rows' => 2, 'columns' => 3], ['pA', 'hAB', '/', 'hBC', 'pC']);
         $looks = 0;
-        $plan = (new TopPlanner(Tops::sewn($file), Order::Rows))->best(new PressQuestion(PressStyle::Nest), static function () use (&$looks): bool {
+        $plan = (new TopPlanner(Tops::sewn($file)))->best(new PressQuestion(PressStyle::Nest), static function () use (&$looks): bool {
             return ++$looks > 60;
         })->plan;
 
@@ -223,14 +224,14 @@ final class TopPlannerTest extends TestCase
         $free = self::planned($file);
         $held = $copy->joins[count($copy->joins) - 1];
         $wanted = $free->plan->pressing->directions[$held][0]->swapped();
-        $plan = (new TopPlanner($top, Order::Rows))->best(new PressQuestion(PressStyle::Nest, [new Lock($held, $wanted)]));
+        $plan = (new TopPlanner($top))->best(new PressQuestion(PressStyle::Nest, [new Lock($held, $wanted)]));
 
         self::assertSame($wanted, $plan->plan->pressing->directions[$held][0]);
         self::assertSame($copy->place->place?->placement->turn, $plan->sewn->copies[3]->place->place?->placement->turn);
 
         $this->expectException(LockNotPossible::class);
         $other = $top->copies[0]->joins[0];
-        (new TopPlanner($top, Order::Rows))->best(new PressQuestion(PressStyle::Nest, [new Lock($copy->joins[0], PressDirection::Left), new Lock($other, PressDirection::Right)]));
+        (new TopPlanner($top))->best(new PressQuestion(PressStyle::Nest, [new Lock($copy->joins[0], PressDirection::Left), new Lock($other, PressDirection::Right)]));
     }
 
     public function test_a_top_of_quarter_turned_blocks_nests_throughout_where_alike_it_does_not(): void
@@ -246,7 +247,7 @@ final class TopPlannerTest extends TestCase
     /** @param array<string, mixed> $file */
     private static function planned(array $file, PressStyle $style = PressStyle::Nest): TopPlan
     {
-        return (new TopPlanner(Tops::sewn($file), Order::Rows))->best(new PressQuestion($style));
+        return (new TopPlanner(Tops::sewn($file)))->best(new PressQuestion($style));
     }
 
     /**

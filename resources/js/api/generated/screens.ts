@@ -237,6 +237,15 @@ export interface TopFields {
   borders: BorderShown[]
 }
 export interface TopShown {
+  sewing: {
+    order: string
+    sashes: 'between' | 'first'
+    chain: 'row-by-row' | 'webbed' | 'twos'
+    orders: {
+      order: string
+      words: string
+    }[]
+  }
   id: number
   name: string
   version: number
@@ -382,6 +391,45 @@ export interface TopStepsShown {
     title: string
     text: string
   }[]
+}
+export interface TopOrderShown {
+  problem: string | null
+  matchPoints: number
+  longestJoin: string
+}
+export interface TopStepShown {
+  key: string
+  do: string
+  /** Where it is done: machine, iron, table. */
+  at: string
+  caution: string
+  title: string
+  text: string
+  times: number
+  counted: number
+  /** Places of the picture that it is about, by their number there. */
+  places: number[]
+  /** Seams between parts of the top that it sews or presses. */
+  seams: number[]
+  part: 'cutting' | 'blocks' | 'top' | 'borders'
+}
+export interface TopWorkShown {
+  /** The top as it is held: its blocks lie as the plan has turned them. */
+  picture: TopPicture | null
+  state: 'planning' | 'new' | 'going'
+  /** The top was changed since its plan was held. */
+  isChanged: boolean
+  steps: TopStepShown[]
+  next: number | null
+  /** Places whose blocks are sewn. */
+  wholes: number[]
+  seams: {
+    from: number[]
+    to: number[]
+    isSewn: boolean
+  }[]
+  /** Whether there is a deed to take back. */
+  back: boolean
 }
 export interface TopPlanned {
   state: 'done' | 'working'
