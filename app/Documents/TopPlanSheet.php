@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Guide\RowWords;
 use KeenSeam\Core\Guide\TopWords;
 use KeenSeam\Core\Pressing\Back;
@@ -37,9 +38,22 @@ final class TopPlanSheet
         return [
             'sentences' => $words->sentences(),
             'proved' => $plan->plan->proved,
-            'crossings' => ['nested' => $plan->plan->count(Nesting::Nested), 'stacked' => $plan->plan->count(Nesting::Stacked)],
+            'nestings' => ['nested' => $plan->plan->count(Nesting::Nested), 'stacked' => $plan->plan->count(Nesting::Stacked)],
             'places' => $places,
             'made' => array_map(self::made(...), $plan->made),
+            'picture' => TopSheet::picture($plan->sewn->top),
+            ...self::between($plan),
+        ];
+    }
+
+    /** @return array{seams: list<array<string, mixed>>, crossings: list<array<string, mixed>>} the seams that no block has by itself, and where they cross others */
+    private static function between(TopPlan $plan): array
+    {
+        $inBlocks = array_flip(array_merge(...array_map(static fn (TopCopy $copy): array => $copy->joins, $plan->sewn->copies)));
+
+        return [
+            'seams' => array_values(array_filter(iterator_to_array(PressDocument::joins($plan->plan), false), static fn (array $join): bool => ! isset($inBlocks[$join['id']]))),
+            'crossings' => array_values(array_filter(PressDocument::crossings($plan->plan), static fn (array $crossing): bool => ! isset($inBlocks[$crossing['join']]))),
         ];
     }
 

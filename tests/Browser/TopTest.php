@@ -24,6 +24,10 @@ final class TopTest extends BrowserTestCase
         $this->seesText('Make 4 blocks, all pressed alike.');
         $this->seesText('crossings nest');
         $this->look('top-planned');
+        $this->clickText('.el-radio-button', 'Back');
+        $this->seesText('all crossings along the long seams nest');
+        self::assertCount(4, $this->texts('.top-back use'));
+        $this->look('top-back');
 
         $this->clickText('.el-radio-button', 'on point');
         $this->seesText('in finished');
@@ -32,6 +36,39 @@ final class TopTest extends BrowserTestCase
         $this->look('top-on-point');
         $this->clickText('button', 'Take back: another setting');
         $this->waitUntil(fn (): bool => count($this->texts('.top-face .place')) === 4, 'it is still on point');
+    }
+
+    public function test_a_top_is_sewn_by_keys_alone_with_its_plan_held(): void
+    {
+        $this->visit('/');
+        $this->find('.blocks');
+        $this->clickText('button', 'New top');
+        $this->find('.new-top .name input')->sendKeys('Slipway');
+        $this->clickOn('.new-top .block:nth-of-type(3) input');
+        $this->clickText('.new-top button', 'Lay it out');
+        $this->clickText('button', 'Plan the top');
+        $this->seesText('all pressed alike');
+        $this->clickText('a', 'To the machine');
+        $this->clickText('button', 'Begin');
+        $this->find('.step');
+        $title = fn (): string => $this->texts('h1')[0];
+        $first = $title();
+        self::assertStringStartsWith('0 of ', $this->texts('header .soft')[0]);
+        $this->find('body')->sendKeys(' ');
+        $this->waitUntil(fn (): bool => str_starts_with($this->texts('header .soft')[0], '1 of '), 'the first step was not done');
+        $this->find('body')->sendKeys(WebDriverKeys::BACKSPACE);
+        $this->waitUntil(fn (): bool => str_starts_with($this->texts('header .soft')[0], '0 of ') && $title() === $first, 'it was not taken back');
+        $this->look('top-machine');
+
+        $this->clickText('a', 'Slipway');
+        $this->find('.top-face .place');
+        $this->find('[aria-label="In which order the blocks are sewn together"]')->sendKeys(WebDriverKeys::ENTER);
+        $this->clickText('.el-select-dropdown__item', 'By columns');
+        $this->waitUntil(fn (): bool => str_contains(implode('', $this->texts('.panel')), '57 points to match'), 'what the order brings was not told');
+        $this->clickText('a', 'To the machine');
+        $this->seesText('The top was changed since the sewing began.');
+        $this->clickText('button', 'Go on with the top as it is now');
+        $this->waitUntil(fn (): bool => ! in_array('The top was changed since the sewing began. These steps are for the top as it was.', $this->texts('.changed span'), true), 'it still says so');
     }
 
     public function test_places_are_chosen_turned_and_mirrored_by_keys_alone(): void

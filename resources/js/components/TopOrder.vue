@@ -13,12 +13,18 @@ const emit = defineEmits<{ changed: [TopShown]; problem: [string] }>()
 
 const brings = ref<TopOrderShown | null>(null)
 
+/** Says what went wrong; null then. */
+function failed(error: unknown): null {
+  emit('problem', error instanceof Error ? error.message : String(error))
+  return null
+}
+
 async function choose(what: { order?: string; sashes?: string; chain?: string }) {
   const { order, sashes, chain } = props.top.sewing
   try {
     emit('changed', await api.sewTopBy(props.top.id, props.top.version, { order, sashes, chain, ...what }))
   } catch (error) {
-    emit('problem', error instanceof Error ? error.message : String(error))
+    failed(error)
   }
 }
 
@@ -27,7 +33,7 @@ watch(
   async () => {
     brings.value = null
     const { order, chain, sashes } = props.top.sewing
-    brings.value = await api.orderOfTop(props.top.id, chain === 'twos' ? 'twos' : order, props.top.fields.sashes === null ? 'between' : sashes).catch(() => null)
+    brings.value = await api.orderOfTop(props.top.id, chain === 'twos' ? 'twos' : order, props.top.fields.sashes === null ? 'between' : sashes).catch(failed)
   },
   { immediate: true },
 )
@@ -43,7 +49,7 @@ watch(
     </label>
     <label v-if="top.fields.sashes" class="line">Sashes
       <ElSelect :model-value="top.sewing.sashes" aria-label="When the sashes are sewn" @update:model-value="choose({ sashes: $event })">
-        <ElOption value="between" label="between the blocks, as rows of their own" />
+        <ElOption value="between" label="between, in rows of their own" />
         <ElOption value="first" label="to the blocks first" />
       </ElSelect>
     </label>

@@ -20,6 +20,7 @@ import TopWork from '@/components/TopWork.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import BlockBack from '@/drawing/BlockBack.vue'
 import FractionText from '@/drawing/FractionText.vue'
+import TopBack from '@/drawing/TopBack.vue'
 import TopFace from '@/drawing/TopFace.vue'
 import { neighbour, reached, type Reach } from '@/drawing/topGeometry'
 
@@ -36,6 +37,9 @@ const chosen = ref<string | null>(null)
 const reach = ref<Reach>('this')
 const plan = shallowRef<TopPlanShown | null>(null)
 const isPlanning = ref(false)
+/** What the picture shows; the back only once there is a plan. */
+const shownSide = ref<'face' | 'back'>('face')
+const stacked = computed(() => plan.value?.crossings.filter((crossing) => crossing.kind !== 'nested').length ?? 0)
 let timer: ReturnType<typeof setTimeout> | undefined
 
 useScreenTitle(() => shown.value?.name ?? null)
@@ -196,7 +200,15 @@ function press(event: KeyboardEvent) {
 
     <div v-if="shown && fields" class="table">
       <div class="picture">
-        <div class="board" tabindex="0" role="application" :aria-label="`Places of ${shown.name}: arrow keys choose one, t turns it, m mirrors it`" aria-describedby="chosen-place" @keydown="press">
+        <div v-if="plan" class="side">
+          <ElRadioGroup v-model="shownSide" aria-label="Which side of the top is shown">
+            <ElRadioButton value="face">Face</ElRadioButton>
+            <ElRadioButton value="back">Back</ElRadioButton>
+          </ElRadioGroup>
+          <span v-if="shownSide === 'back'" class="soft">as it is pressed and turned by the plan; {{ stacked === 0 ? 'all crossings along the long seams nest' : `${stacked} ${stacked === 1 ? 'crossing does' : 'crossings do'} not nest, marked` }}</span>
+        </div>
+        <div v-if="plan && shownSide === 'back'" class="board"><TopBack :plan="plan" :label="`${shown.name} from the back, with where the allowances lie`" /></div>
+        <div v-else class="board" tabindex="0" role="application" :aria-label="`Places of ${shown.name}: arrow keys choose one, t turns it, m mirrors it`" aria-describedby="chosen-place" @keydown="press">
           <TopFace :picture="shown.picture" :label="`${shown.name} as it hangs`" :turned="turned" :chosen="chosen" @choose="chosen = key($event)" />
         </div>
       </div>
@@ -322,6 +334,14 @@ function press(event: KeyboardEvent) {
 </template>
 
 <style scoped>
+.side {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+  padding-bottom: 8px;
+}
+
 .top-screen {
   display: flex;
   flex-direction: column;
@@ -381,11 +401,14 @@ h3 {
 }
 
 .picture {
+  display: flex;
+  flex-direction: column;
   min-height: 0;
 }
 
 .board {
-  height: 100%;
+  flex: 1;
+  min-height: 0;
   padding: 14px;
   background: var(--paper);
   border: 1px solid var(--hair);

@@ -352,9 +352,14 @@ export interface FlapShown {
   points: Place[]
 }
 export interface TopPlanShown {
+  picture: TopPicture
+  /** Those that no block has by itself. */
+  seams: JoinTold[]
+  /** Along those seams. */
+  crossings: CrossingShown[]
   sentences: string[]
   proved: boolean
-  crossings: {
+  nestings: {
     nested: number
     stacked: number
   }
@@ -368,6 +373,13 @@ export interface TopPlanShown {
     turned: number
     pile: number
   }[]
+}
+export interface CrossingShown {
+  join: number
+  seams: (number | null)[]
+  at: Place
+  text: [string, string]
+  kind: Nesting
 }
 export interface TopCuttingShown {
   cuts: {
@@ -466,13 +478,6 @@ export interface BlockTold {
   id: number
   name: string
   version: number
-}
-export interface CrossingShown {
-  join: number
-  seams: (number | null)[]
-  at: Place
-  text: [string, string]
-  kind: Nesting
 }
 export interface JunctionShown {
   at: Place
