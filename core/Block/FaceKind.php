@@ -17,4 +17,10 @@ enum FaceKind
     {
         return $this === self::Block ? 'block' : 'top';
     }
+
+    /** What its rows are made of: a top's of blocks, sashes and plain squares. */
+    public function piece(): string
+    {
+        return $this === self::Block ? 'unit' : 'piece';
+    }
 }

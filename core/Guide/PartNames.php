@@ -134,6 +134,12 @@ final readonly class PartNames
         return $this->construction->face->kind->word();
     }
 
+    /** What its rows are made of. */
+    public function piece(): string
+    {
+        return $this->construction->face->kind->piece();
+    }
+
     /** What one of the parts is called that a strand sews together. */
     public function of(Assembly $part): string
     {

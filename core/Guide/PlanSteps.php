@@ -94,7 +94,7 @@ final class PlanSteps
             }
         }
 
-        return [new Step(StepKind::LayOut, [], $patches, [], 'Lay out', 'Lay the units out. '.$words)];
+        return [new Step(StepKind::LayOut, [], $patches, [], 'Lay out', 'Lay the '.$this->names->piece().'s out. '.$words)];
     }
 
     /** @return list<Step> */
@@ -106,10 +106,11 @@ final class PlanSteps
         if ($strand->depth > 0) {
             $name = $this->names->ofStrand($strand);
             $title = PartNames::title($name);
+            $piece = $this->names->piece();
 
             return [
-                new Step(StepKind::Join, $ids, $patches, [max($ids)], $title, sprintf('Sew %s: %s, one after the other.', $name, Words::counted(count($strand->parts), 'unit', 'units'))),
-                new Step(StepKind::Press, $ids, $patches, [max($ids)], $title, $this->words->pressWords($joins, 'its first unit', 'its last unit')),
+                new Step(StepKind::Join, $ids, $patches, [max($ids)], $title, sprintf('Sew %s: %s, one after the other.', $name, Words::counted(count($strand->parts), $piece, $piece.'s'))),
+                new Step(StepKind::Press, $ids, $patches, [max($ids)], $title, $this->words->pressWords($joins, 'its first '.$piece, 'its last '.$piece)),
             ];
         }
         $steps = [];

@@ -59,8 +59,8 @@ final readonly class SeamName
             return new self(
                 count($strand->joins) === 1 && ! $names->areNumbered($strand->depth) ? 'In '.$name : sprintf('%s, seam %d', PartNames::title($name), $position + 1),
                 $name.($position + 1 < count($strand->joins) ? sprintf(' up to seam %d', $position + 1) : ''),
-                $isNumbered ? 'unit '.($position + 1) : $names->of($strand->parts[0]),
-                $isNumbered ? 'unit '.($position + 2) : $names->of($strand->parts[1]),
+                $isNumbered ? $names->piece().' '.($position + 1) : $names->of($strand->parts[0]),
+                $isNumbered ? $names->piece().' '.($position + 2) : $names->of($strand->parts[1]),
                 [$join->id],
             );
         }

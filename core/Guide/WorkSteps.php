@@ -141,7 +141,7 @@ final class WorkSteps
             PatchIds::of($this->construction->face->patches),
             [],
             'Lay out',
-            'Lay the whole '.$this->construction->face->kind->word().' out, face up, and compare it with the picture: every unit, its turn, which fabric lies where.'.($turns === '' ? '' : ' '.$turns).($this->question->blocks > 1 ? ' A block you have not made before is best sewn to its end once, and looked at, before the others.' : ''),
+            'Lay the whole '.$this->construction->face->kind->word().' out, face up, and compare it with the picture: every '.$this->construction->face->kind->piece().', its turn, which fabric lies where.'.($turns === '' ? '' : ' '.$turns).($this->question->blocks > 1 ? ' A block you have not made before is best sewn to its end once, and looked at, before the others.' : ''),
             $this->question->blocks,
         )];
     }

@@ -292,7 +292,7 @@ final readonly class StripSteps
                 PatchIds::ofJoins($joins),
                 $ids,
                 ucfirst($names),
-                sprintf('Sew unit %d onto %s in all %s, one after the other; %s.', $i + 2, $i === 0 ? 'the first' : 'what is sewn', $names, $i + 1 < $longest ? 'leave the threads between them uncut' : 'the threads between them keep the '.$names.' in order'),
+                sprintf('Sew %s %d onto %s in all %s, one after the other; %s.', $this->pieceWord(), $i + 2, $i === 0 ? 'the first' : 'what is sewn', $names, $i + 1 < $longest ? 'leave the threads between them uncut' : 'the threads between them keep the '.$names.' in order'),
                 count($joins) * $this->blocks,
             );
         }
@@ -438,7 +438,7 @@ final readonly class StripSteps
     /** What a row is made of. */
     private function pieceWord(): string
     {
-        return $this->construction->order->runsThroughCells() ? 'part' : 'unit';
+        return $this->construction->order->runsThroughCells() ? 'part' : $this->construction->face->kind->piece();
     }
 
     private function titleOf(Strand $strand): string
