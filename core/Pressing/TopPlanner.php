@@ -24,7 +24,7 @@ final readonly class TopPlanner
     /** Rows and columns of the corner that a large top begins with. */
     private const CORNER = 3;
 
-    public function __construct(private TopConstruction $top) {}
+    public function __construct(private TopConstruction $top, private TopHolds $holds = new TopHolds()) {}
 
     /**
      * @param (\Closure(): bool)|null $timeIsUp asked now and then; once true, the best plan so far is given with its gap
@@ -50,7 +50,7 @@ final readonly class TopPlanner
         $junctions = Junction::allOn($this->top->construction->face);
         $turns = $this->top->top->top->turns;
         $tables = new JunctionTables($this->top->construction, $question->allowsFurls(), $this->top->others);
-        $model = new TopModel($this->top, $junctions, $tables, $question, $turns);
+        $model = new TopModel($this->top, $junctions, $tables, $question, $turns, $this->holds);
         $optimum = $model->solve($timeIsUp, fn (): ?array => $this->fromCorner($model, $question, $timeIsUp));
         if ($optimum->boundHigh >= Weight::FORBIDDEN) {
             throw LockNotPossible::contradicting($question->locks);
@@ -69,7 +69,7 @@ final readonly class TopPlanner
      */
     private function bestOfAny(PressQuestion $question, \Closure $timeIsUp): TopPlan
     {
-        $faces = new TopFaces($this->top, $question->locks);
+        $faces = new TopFaces($this->top, $question->locks, $this->holds);
         $best = null;
         $isProved = $faces->areAll();
         foreach ($faces->each() as $top) {
@@ -97,7 +97,7 @@ final readonly class TopPlanner
     /** @param \Closure(): bool $timeIsUp */
     private function planOfFace(Top $top, PressQuestion $question, \Closure $timeIsUp): TopPlan
     {
-        return (new self(TopConstruction::of(TopFace::of($top), $this->top->order)))->bestOfFace($question, $timeIsUp);
+        return (new self(TopConstruction::of(TopFace::of($top), $this->top->order), $this->holds))->bestOfFace($question, $timeIsUp);
     }
 
     private static function better(?TopPlan $a, TopPlan $b, PressStyle $style): TopPlan
@@ -123,7 +123,7 @@ final readonly class TopPlanner
     private function fromCorner(TopModel $model, PressQuestion $question, \Closure $timeIsUp): ?array
     {
         $corner = $this->top->top->top->corner(self::CORNER);
-        if ($corner === null || $model->variables->hasNoChoice() || $question->locks !== []) {
+        if ($corner === null || $model->variables->hasNoChoice() || $question->locks !== [] || $this->holds->places !== [] || $this->holds->pressed !== []) {
             return null;
         }
         $sewn = TopConstruction::of(TopFace::of($corner), $this->top->order);

@@ -9,6 +9,7 @@ use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\TopHolds;
 use KeenSeam\Core\Top\Top;
 
 /**
@@ -25,12 +26,11 @@ final readonly class TopFaces
     private array $turns;
 
     /** @param list<Lock> $locks a block in which a seam is held stays as it is placed */
-    public function __construct(private TopConstruction $top, array $locks)
+    public function __construct(private TopConstruction $top, array $locks, TopHolds $holds)
     {
         $turns = [];
         foreach ($top->copies as $number => $copy) {
-            $isHeld = array_filter($locks, static fn (Lock $lock): bool => in_array($lock->join, $copy->joins, true)) !== [];
-            $turns[$number] = $isHeld ? [Turn::None] : self::turnsOf($copy);
+            $turns[$number] = $holds->hold($copy, $locks) ? [Turn::None] : self::turnsOf($copy);
         }
         $this->turns = $turns;
     }

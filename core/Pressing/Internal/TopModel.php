@@ -16,6 +16,7 @@ use KeenSeam\Core\Pressing\Junction;
 use KeenSeam\Core\Pressing\Nesting;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\TopHolds;
 use KeenSeam\Core\Top\TurnsAllowed;
 
 /**
@@ -66,8 +67,9 @@ final class TopModel
         private readonly JunctionTables $tables,
         private readonly PressQuestion $question,
         TurnsAllowed $turns,
+        private readonly TopHolds $holds = new TopHolds(),
     ) {
-        $this->variables = new TopVariables($top, $question, $turns);
+        $this->variables = new TopVariables($top, $question, $turns, $holds);
         $this->weight = Weight::of($top->construction, $question->style);
         $this->dearest = new Cost();
         $this->near = new CopiesNear($top);
@@ -102,10 +104,27 @@ final class TopModel
             foreach ($this->variables->conditional as [$segment, $lock]) {
                 $this->addFactor($this->variables->scope($lock->join, $segment), fn (array $chosen): ?Cost => $this->variables->direction($lock->join, $segment, $chosen) === $lock->at($segment) ? new Cost() : null);
             }
+            $this->holdPiles();
             $this->weight->mustHold($this->dearest);
         }
 
         return $this->factors;
+    }
+
+    /** Forbids what the quilter does not want of a pile. */
+    private function holdPiles(): void
+    {
+        $made = array_values(array_unique(array_map(static fn ($copy): string => $copy->made, $this->top->copies)));
+        foreach ($made as $name) {
+            foreach ($this->variables->pilesOf($name) as $pile) {
+                foreach ($this->holds->pressed[TopHolds::pile($name, $pile)] ?? [] as $join => $directions) {
+                    foreach ($directions as $segment => $wanted) {
+                        $source = $this->variables->ofDesign($name)->source($join, $segment)->after($this->variables->before($name, $pile));
+                        $this->addFactor(self::ordered($source->variables()), fn (array $chosen): ?Cost => $source->direction($this->variables->seamValues(), $chosen) === $wanted ? new Cost() : null);
+                    }
+                }
+            }
+        }
     }
 
     private function weighSeams(): void

@@ -12,6 +12,7 @@ use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\LockNotPossible;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\TopHolds;
 use KeenSeam\Core\Top\Design;
 use KeenSeam\Core\Top\TurnsAllowed;
 
@@ -64,6 +65,7 @@ final class TopVariables
         private readonly TopConstruction $top,
         private readonly PressQuestion $question,
         private readonly TurnsAllowed $turns,
+        private readonly TopHolds $holds,
     ) {
         $this->joins = [...$top->construction->joins, ...$top->others];
         foreach ($top->copies as $number => $copy) {
@@ -223,6 +225,12 @@ final class TopVariables
         ), $this->top->copies[$copy]->design->joins);
     }
 
+    /** @return list<int> numbers of its piles, from 0 */
+    public function pilesOf(string $made): array
+    {
+        return array_keys($this->before[$made]);
+    }
+
     /** How many variables come before those of a pile. */
     public function before(string $made, int $pile): int
     {
@@ -326,8 +334,9 @@ final class TopVariables
     /** @return non-empty-list<TopChoice> */
     private function choicesFor(TopCopy $copy, int $piles): array
     {
-        $turns = array_filter($copy->turns, fn ($turn): bool => $turn->turn === Turn::None || ($this->turns !== TurnsAllowed::Fixed && ! $this->isHeld($copy)));
-        if ($copy->member === 0) {
+        $turns = array_filter($copy->turns, fn ($turn): bool => $turn->turn === Turn::None || ($this->turns !== TurnsAllowed::Fixed && ! $this->holds->hold($copy, $this->question->locks)));
+        $isFirst = $copy->member === 0 && ! $this->isAnyHeld($copy->made, $piles);
+        if ($isFirst) {
             // The first may stay as it lies: turning all of them where no seam changes is only another way to press them.
             $roots = [];
             $turns = array_filter($turns, static function ($turn) use (&$roots): bool {
@@ -338,7 +347,7 @@ final class TopVariables
             });
         }
         $choices = [];
-        foreach ($copy->member === 0 ? [0] : range(0, $piles - 1) as $pile) {
+        foreach ($isFirst ? [0] : range(0, $piles - 1) as $pile) {
             foreach ($turns as $turn) {
                 $choices[] = new TopChoice($turn, $pile);
             }
@@ -347,16 +356,12 @@ final class TopVariables
         return $choices === [] ? throw new \LogicException('A block may always lie as it is placed.') : $choices;
     }
 
-    /** Whether the quilter decided over a seam in it: then it lies as she placed it. */
-    private function isHeld(TopCopy $copy): bool
+    /** Whether the quilter decided over some of what is made alike: then no one of them can be turned with all others. */
+    private function isAnyHeld(string $made, int $piles): bool
     {
-        foreach ($this->question->locks as $lock) {
-            if (in_array($lock->join, $copy->joins, true)) {
-                return true;
-            }
-        }
+        $held = array_filter(range(0, $piles - 1), fn (int $pile): bool => isset($this->holds->pressed[TopHolds::pile($made, $pile)]));
 
-        return false;
+        return $held !== [] || array_filter($this->top->copies, fn (TopCopy $copy): bool => $copy->made === $made && $this->holds->hold($copy, $this->question->locks)) !== [];
     }
 
     /** @return array{SlotSource, bool}|null from where a segment is read if that is chosen, and whether sides are swapped; null where it is no seam then */

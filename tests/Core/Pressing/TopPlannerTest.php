@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
@@ -18,6 +19,7 @@ use KeenSeam\Core\Pressing\Pressing;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\TopHolds;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Pressing\TopPlanner;
 use KeenSeam\Core\Top\Setting;
@@ -232,6 +234,48 @@ final class TopPlannerTest extends TestCase
         $this->expectException(LockNotPossible::class);
         $other = $top->copies[0]->joins[0];
         (new TopPlanner($top))->best(new PressQuestion(PressStyle::Nest, [new Lock($copy->joins[0], PressDirection::Left), new Lock($other, PressDirection::Right)]));
+    }
+
+    public function test_places_that_are_held_lie_as_they_are_placed_and_cost_no_more_than_that(): void
+    {
+        $file = Tops::file(['rows' => 1, 'columns' => 3], Tops::PINWHEEL);
+        $top = Tops::sewn($file);
+        $keys = array_map(static fn (TopCopy $copy): string => $copy->place->place?->key() ?? '', $top->copies);
+        $cost = static fn (TopPlan $plan): array => $plan->plan->cost->figures(PressStyle::Nest);
+        $holding = static fn (array $places): TopPlan => (new TopPlanner($top, new TopHolds($places)))->best(new PressQuestion(PressStyle::Nest));
+        $free = $holding([]);
+        foreach ($keys as $number => $key) {
+            $held = $holding([$key]);
+            self::assertSame(Turn::None, $held->sewn->copies[$number]->place->place?->placement->turn);
+            self::assertTrue($held->plan->proved);
+            self::assertSame($cost($free), $cost($held), 'all the others can turn instead, whichever it is');
+        }
+        self::assertSame($cost(self::planned(['turns' => 'fixed'] + $file)), $cost($holding($keys)));
+    }
+
+    public function test_a_pile_is_pressed_as_it_is_held_and_the_rest_as_well_as_that_allows(): void
+    {
+        $file = Tops::file(['rows' => 2, 'columns' => 2], Tops::PINWHEEL);
+        $top = Tops::sewn($file);
+        $cost = static fn (TopPlan $plan): array => $plan->plan->cost->figures(PressStyle::Nest);
+        $free = self::planned($file);
+        $own = $free->made[0]->plan->pressing->directions;
+        $name = TopHolds::pile($top->copies[0]->made, 0);
+        $holding = static fn (array $pressed): TopPlan => (new TopPlanner($top, new TopHolds([], [$name => $pressed])))->best(new PressQuestion(PressStyle::Nest));
+        self::assertSame($cost($free), $cost($holding($own)));
+        $seen = [];
+        foreach ($own as $join => $directions) {
+            $other = [$join => array_map(static fn (PressDirection $direction): PressDirection => $direction->swapped(), $directions)];
+            $held = $holding($other);
+            self::assertSame($other[$join], $held->made[0]->plan->pressing->directions[$join]);
+            self::assertGreaterThanOrEqual(0, $held->plan->cost->compareTo($free->plan->cost, PressStyle::Nest));
+            $seen[] = $held->made[0]->plan->pressing->directions;
+            // Held throughout as it then is, it stays so at the same cost.
+            self::assertSame($cost($held), $cost($holding($held->made[0]->plan->pressing->directions)));
+        }
+        self::assertNotContains($own, $seen);
+        $this->expectException(LockNotPossible::class);
+        $holding([0 => [PressDirection::Open]]);
     }
 
     public function test_a_top_of_quarter_turned_blocks_nests_throughout_where_alike_it_does_not(): void
