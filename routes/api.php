@@ -70,6 +70,7 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::get('steps', [TopController::class, 'steps']);
     Route::get('order', [TopSewingController::class, 'order']);
     Route::put('sewing', [TopSewingController::class, 'sew']);
+    Route::put('holds', [TopSewingController::class, 'hold']);
     Route::get('work', [TopSewingController::class, 'work']);
     Route::post('work', [TopSewingController::class, 'tell']);
     Route::get('file', [TopController::class, 'file']);

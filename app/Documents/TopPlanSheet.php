@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use KeenSeam\Core\Assembly\SeamPlaces;
 use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Guide\RowWords;
 use KeenSeam\Core\Guide\TopWords;
 use KeenSeam\Core\Pressing\Back;
 use KeenSeam\Core\Pressing\Nesting;
 use KeenSeam\Core\Pressing\Rules;
+use KeenSeam\Core\Pressing\TopHolds;
 use KeenSeam\Core\Pressing\TopPile;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\Top;
@@ -40,32 +42,37 @@ final class TopPlanSheet
             'proved' => $plan->plan->proved,
             'nestings' => ['nested' => $plan->plan->count(Nesting::Nested), 'stacked' => $plan->plan->count(Nesting::Stacked)],
             'places' => $places,
-            'made' => array_map(self::made(...), $plan->made),
+            'made' => array_map(static fn (TopPile $pile): array => self::made($plan, $pile), $plan->made),
             'picture' => TopSheet::picture($plan->sewn->top),
             ...self::between($plan),
         ];
     }
 
-    /** @return array{seams: list<array<string, mixed>>, crossings: list<array<string, mixed>>} the seams that no block has by itself, and where they cross others */
+    /** @return array{seamPlaces: list<string>, seams: list<array<string, mixed>>, crossings: list<array<string, mixed>>} the seams that no block has by itself, and where they cross others */
     private static function between(TopPlan $plan): array
     {
         $inBlocks = array_flip(array_merge(...array_map(static fn (TopCopy $copy): array => $copy->joins, $plan->sewn->copies)));
 
         return [
+            'seamPlaces' => array_values(array_diff_key(SeamPlaces::of($plan->sewn->construction)->places, $inBlocks)),
             'seams' => array_values(array_filter(iterator_to_array(PressDocument::joins($plan->plan), false), static fn (array $join): bool => ! isset($inBlocks[$join['id']]))),
             'crossings' => array_values(array_filter(PressDocument::crossings($plan->plan), static fn (array $crossing): bool => ! isset($inBlocks[$crossing['join']]))),
         ];
     }
 
     /** @return array<string, mixed> how a block of a pile is pressed, from the back and in words */
-    private static function made(TopPile $pile): array
+    private static function made(TopPlan $top, TopPile $pile): array
     {
         $plan = $pile->plan;
+        $made = $pile->design->key.($pile->mirrored ? ' mirrored' : '');
+        $copies = array_values(array_filter($top->sewn->copies, static fn (TopCopy $copy): bool => $copy->made === $made));
 
         return [
             'block' => $pile->design->key,
             'mirrored' => $pile->mirrored,
             'pile' => $pile->pile + 1,
+            'name' => TopHolds::pile($made, $pile->pile),
+            'places' => array_values(SeamPlaces::of($copies[0]->design)->places),
             'count' => $pile->count,
             'face' => FaceDocument::of($plan->construction->face),
             'joins' => iterator_to_array(PressDocument::joins($plan), false),

@@ -55,6 +55,7 @@ final readonly class TopSheet
             'odd' => self::odd($face),
             'fields' => self::fields($top),
             'sewing' => ['order' => $kept->order->value, 'sashes' => $kept->sashes->value, 'chain' => $kept->chain->value, 'orders' => self::orders($top)],
+            'holds' => self::holds($kept, $top),
             'sizes' => self::sizes($top),
         ];
     }
@@ -153,6 +154,22 @@ final readonly class TopSheet
             'sashes' => $top->sashes === null ? null : ['width' => $top->sashes->width->toText($unit), 'fabric' => $top->sashes->fabric->key, 'cornerstone' => $top->sashes->cornerstone?->key, 'outer' => $top->sashes->outer],
             'sides' => $top->sides === null ? null : ['fabric' => $top->sides->fabric?->key, 'float' => $top->sides->float->toText($unit)],
             'borders' => array_map(static fn (Border $border): array => ['width' => $border->width->toText($unit), 'fabric' => $border->fabric->key, 'square' => $border->corners?->key], $top->borders),
+        ];
+    }
+
+    /** @return array{places: list<array{row: string, column: string}>, piles: list<array{pile: string, seams: list<string>}>, seams: list<string>} seams by where they lie */
+    private static function holds(ShelfTop $kept, Top $top): array
+    {
+        $place = static function (string $key) use ($top): array {
+            [$row, $column] = array_map(intval(...), explode(',', $key));
+
+            return ['row' => (string) TopPlace::number($row, $top->setting), 'column' => (string) TopPlace::number($column, $top->setting)];
+        };
+
+        return [
+            'places' => array_map($place, $kept->holds['places']),
+            'piles' => array_map(static fn (string $pile, array $seams): array => ['pile' => $pile, 'seams' => array_map(strval(...), array_keys($seams))], array_map(strval(...), array_keys($kept->holds['piles'])), $kept->holds['piles']),
+            'seams' => array_map(strval(...), array_keys($kept->holds['seams'])),
         ];
     }
 

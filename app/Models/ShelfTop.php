@@ -18,6 +18,7 @@ use KeenSeam\Core\Top\TopFileWriter;
  * A top on the quilter's shelf.
  *
  * @phpstan-type Held array{from: string, document: string, order: string, sashes: string, chain: string, pressed: array<string, list<string>>}
+ * @phpstan-type Holds array{places: list<string>, piles: array<string, array<string, list<string>>>, seams: array<string, list<string>>}
  * @phpstan-type Work array{held: Held|null, times: array<string, int>, deeds: list<array{string, int}>}
  *
  * @property int                                          $id
@@ -28,6 +29,7 @@ use KeenSeam\Core\Top\TopFileWriter;
  * @property Order                                        $order    in which its parts are sewn together
  * @property SashesSewn                                   $sashes   when its sashes are
  * @property Chain                                        $chain    how its rows go through the machine
+ * @property Holds                                        $holds    what the planner has to leave as it is
  * @property Work                                         $work     the plan that is held since the work began, how often each step was done, and what was done last
  * @property int                                          $version  grows with every save; a save that does not know the newest one is refused
  */
@@ -40,9 +42,9 @@ final class ShelfTop extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['blocks' => 'array', 'earlier' => 'array', 'version' => 'integer', 'order' => Order::class, 'sashes' => SashesSewn::class, 'chain' => Chain::class, 'work' => 'array'];
+    protected $casts = ['blocks' => 'array', 'earlier' => 'array', 'version' => 'integer', 'order' => Order::class, 'sashes' => SashesSewn::class, 'chain' => Chain::class, 'work' => 'array', 'holds' => 'array'];
 
-    protected $attributes = ['blocks' => '{}', 'earlier' => '[]', 'version' => 1, 'order' => Order::Rows->value, 'sashes' => SashesSewn::Between->value, 'chain' => Chain::RowByRow->value, 'work' => '{"held":null,"times":{},"deeds":[]}'];
+    protected $attributes = ['blocks' => '{}', 'earlier' => '[]', 'version' => 1, 'order' => Order::Rows->value, 'sashes' => SashesSewn::Between->value, 'chain' => Chain::RowByRow->value, 'holds' => '{"places":[],"piles":[],"seams":[]}', 'work' => '{"held":null,"times":{},"deeds":[]}'];
 
     public static function textOf(Top $top): string
     {
@@ -62,7 +64,7 @@ final class ShelfTop extends Model
     {
         $order = $this->topOrder();
 
-        return [$this->document, $order->order->value, $order->sashes->value];
+        return [$this->document, $order->order->value, $order->sashes->value, json_encode($this->holds, JSON_THROW_ON_ERROR)];
     }
 
     /** Another when the block is drawn or sewn otherwise. */
@@ -97,6 +99,16 @@ final class ShelfTop extends Model
     public function sewnBy(int $seen, TopOrder $order, Chain $chain): void
     {
         $this->keep($seen, ['order' => $order->order, 'sashes' => $order->sashes, 'chain' => $chain]);
+    }
+
+    /**
+     * @param Holds $holds
+     *
+     * @throws ChangedElsewhere
+     */
+    public function holding(int $seen, array $holds): void
+    {
+        $this->keep($seen, ['holds' => $holds]);
     }
 
     /** @param Work $work */

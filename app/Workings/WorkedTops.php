@@ -10,7 +10,6 @@ use Illuminate\Contracts\Cache\Repository;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\TopConstruction;
-use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
@@ -107,14 +106,14 @@ final readonly class WorkedTops
         $face = TopFace::of($this->top($top));
         $isAlone = config('queue.default') === 'sync';
         if ($known === null && ($isAlone || count($face->face->patches) <= self::LARGE)) {
-            $known = self::searched($face, $top->topOrder(), $isAlone ? self::ALONE : self::AT_ONCE);
+            $known = self::searched($face, $top, $isAlone ? self::ALONE : self::AT_ONCE);
             $this->parts->keep($key, [$known, $isAlone]);
         }
         if ($isAlone || $known?->plan->proved === true) {
             return ['state' => 'done', 'plan' => $known];
         }
         $this->cache->put('top-'.$key, microtime(true), 600);
-        $this->parts->keep('asked-'.$key, [$top->document, $top->topOrder()]);
+        $this->parts->keep('asked-'.$key, $top->getAttributes());
         SearchForTopPlan::dispatch($key);
 
         return ['state' => 'working', 'plan' => $known];
@@ -124,9 +123,10 @@ final readonly class WorkedTops
     public function searchLong(string $key): void
     {
         $this->parts->forgetAtHand();
-        [$document, $order] = (array) $this->parts->recall('asked-'.$key) + [null, null];
-        if (is_string($document) && $order instanceof TopOrder) {
-            $found = self::searched(TopFace::of($this->reader->readTop($document)), $order, self::LONG);
+        $asked = $this->parts->recall('asked-'.$key);
+        if (is_array($asked)) {
+            $top = (new ShelfTop())->setRawAttributes($asked);
+            $found = self::searched(TopFace::of($this->top($top)), $top, self::LONG);
             [$known] = $this->kept($key);
             $isBetter = $known === null || $found->plan->proved || $found->plan->cost->compareTo($known->plan->cost, PressStyle::Nest) < 0;
             $this->parts->keep($key, [$isBetter ? $found : $known, true]);
@@ -142,11 +142,14 @@ final readonly class WorkedTops
         return is_array($kept) && ($kept[0] ?? null) instanceof TopPlan ? [$kept[0], $kept[1] === true] : [null, false];
     }
 
-    private static function searched(TopFace $face, TopOrder $order, float $seconds): TopPlan
+    private static function searched(TopFace $face, ShelfTop $top, float $seconds): TopPlan
     {
         $end = microtime(true) + $seconds;
 
-        return (new TopPlanner(TopConstruction::of($face, $order)))->best(new PressQuestion(PressStyle::Nest), static fn (): bool => microtime(true) > $end);
+        $placed = TopConstruction::of($face, $top->topOrder());
+        $held = TopHeld::of($top);
+
+        return (new TopPlanner($placed, $held->holds($placed)))->best(new PressQuestion(PressStyle::Nest, $held->locks($placed)), static fn (): bool => microtime(true) > $end);
     }
 
     private function key(ShelfTop $top): string

@@ -14,6 +14,8 @@ return new class () extends Migration
             $table->string('order')->default('rows');
             $table->string('sashes')->default('between');
             $table->string('chain')->default('row-by-row');
+            // Places, piles and seams that the planner leaves as they are, by where they lie.
+            $table->json('holds')->default('{"places":[],"piles":[],"seams":[]}');
             // The plan that is held since the work began, by where seams lie, and how often each step was done.
             $table->json('work')->nullable();
         });
@@ -22,7 +24,7 @@ return new class () extends Migration
     public function down(): void
     {
         Schema::table('shelf_tops', static function (Blueprint $table): void {
-            $table->dropColumn(['order', 'sashes', 'chain', 'work']);
+            $table->dropColumn(['order', 'sashes', 'chain', 'holds', 'work']);
         });
     }
 };

@@ -28,6 +28,11 @@ final class TopTest extends BrowserTestCase
         $this->seesText('all crossings along the long seams nest');
         self::assertCount(4, $this->texts('.top-back use'));
         $this->look('top-back');
+        $this->clickOn('.top-back .live[data-join] .seam');
+        $this->waitUntil(fn (): bool => count($this->texts('.top-back .held')) > 0, 'the seam was not held');
+        $this->clickOn('.pile [data-stretch] .reach');
+        $this->waitUntil(fn (): bool => str_contains(implode('', $this->texts('.pile')), 'Let the held seam free'), 'the seam of the pile was not held');
+        $this->look('top-held');
 
         $this->clickText('.el-radio-button', 'on point');
         $this->seesText('in finished');

@@ -12,6 +12,9 @@ use App\Models\ShelfTop;
 use App\Wall\EditFields;
 use App\Work\TopDeed;
 use App\Work\TopWork;
+use App\Work\WorkNotPossible;
+use App\Workings\TopHeld;
+use App\Workings\TopHold;
 use App\Workings\WorkedTops;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -22,7 +25,9 @@ use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\TopFace;
+use KeenSeam\Core\Top\TopPlace;
 
 /** How a top is sewn together: its order, and the work at the machine. */
 final readonly class TopSewingController
@@ -63,6 +68,27 @@ final readonly class TopSewingController
         } catch (OrderNotPossible $problem) {
             return new JsonResponse(['problem' => $problem->getMessage(), 'matchPoints' => 0, 'longestJoin' => '']);
         }
+    }
+
+    /**
+     * A place, a pile, a seam of one or a seam between blocks that the planner leaves as it is, or that is free again.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function hold(Request $request, ShelfTop $top): JsonResponse
+    {
+        $fields = new EditFields($request->json()->all());
+        $held = TopHeld::of($top);
+        $plan = fn (): TopPlan => $this->tops->plan($top)['plan'] ?? throw WorkNotPossible::notPlanned();
+        $isHeld = $request->json('hold') !== false;
+        $top->holding(SeenVersion::of($request), match ($fields->choice('what', TopHold::class)) {
+            TopHold::Place => $held->withPlace(TopPlace::doubled($fields->text('row')).','.TopPlace::doubled($fields->text('column')), $isHeld),
+            TopHold::Pile => $held->withPile($plan(), $fields->text('pile'), $isHeld),
+            TopHold::SeamOfPile => $held->withSeamOfPile($plan(), $fields->text('pile'), $fields->number('join')),
+            TopHold::Seam => $held->withSeam($plan(), $fields->number('join')),
+        });
+
+        return new JsonResponse($this->sheet->of($top));
     }
 
     /**

@@ -148,6 +148,10 @@ export const orderOfTop = (id: number, order: string, sashes: string) => ask<Top
 
 export const sewTopBy = (id: number, version: number, sewing: { order: string; sashes: string; chain: string }) => ask<TopShown>('PUT', `/tops/${id}/sewing`, { version, json: sewing })
 
+/** What of a top the planner leaves as it is, or that it is free again. */
+export type TopHoldAsked = { what: 'place'; row: string; column: string; hold: boolean } | { what: 'pile'; pile: string; hold: boolean } | { what: 'seam-of-pile'; pile: string; join: number } | { what: 'seam'; join: number }
+export const holdOfTop = (id: number, version: number, asked: TopHoldAsked) => ask<TopShown>('PUT', `/tops/${id}/holds`, { version, json: asked })
+
 export const workOnTop = (id: number) => ask<TopWorkShown>('GET', `/tops/${id}/work`)
 
 /** What was done with a step of a top; or that its sewing begins. */

@@ -10,7 +10,11 @@ import { hangingBox, hangingMatrix, matrixText, placeMatrix } from './topGeometr
  * The back of a top: each pile's block once, shown wherever it lies, and over them the seams between, with where their
  * allowances lie. Drawn as the face is and then mirrored as a whole, so that nothing has to be thought of twice.
  */
-const props = defineProps<{ plan: TopPlanShown; label: string }>()
+const props = defineProps<{ plan: TopPlanShown; label: string; /** Places of the seams that are held. */ held: string[] }>()
+const emit = defineEmits<{ flip: [join: number] }>()
+
+const isHeld = computed(() => new Set(props.plan.seams.filter((_, number) => props.held.includes(props.plan.seamPlaces[number] ?? '')).map((join) => join.id)))
+const lies = (join: TopPlanShown['seams'][number]) => (join.press[0] === 'open' ? 'open' : `toward ${join.press[0] === 'left' ? join.left : join.right}`)
 
 const id = useId()
 const picture = computed(() => props.plan.picture)
@@ -69,13 +73,14 @@ const seams = computed(() =>
       const shift = ([x, y]: [number, number], by: number): [number, number] => [x + dx * by, y + dy * by]
       return {
         key: `${join.id} ${number}`,
+        join,
         from,
         to,
         points: pointsText(angle === null ? [shift(from, -0.5), shift(to, -0.5), shift(to, 0.5), shift(from, 0.5)] : [from, to, shift(to, 1), shift(from, 1)]),
         angle,
         at: middle(from, to),
         isLong: Math.hypot(to[0] - from[0], to[1] - from[1]) > strip.value * 2,
-        title: join.title,
+        title: `${join.title}: pressed ${lies(join)}${isHeld.value.has(join.id) ? ', held' : ''}`,
       }
     }),
   ),
@@ -85,7 +90,7 @@ const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.w
 </script>
 
 <template>
-  <svg class="top-back" :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" role="img" :aria-label="label" preserveAspectRatio="xMidYMid meet">
+  <svg class="top-back" :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" role="group" :aria-label="label" preserveAspectRatio="xMidYMid meet">
     <defs>
       <clipPath v-for="pile in piles" :id="`${pile.id}-edge`" :key="pile.id"><rect :width="pile.width" :height="pile.height" /></clipPath>
       <g v-for="pile in piles" :id="pile.id" :key="pile.id" :clip-path="`url(#${pile.id}-edge)`">
@@ -96,7 +101,7 @@ const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.w
       <g :transform="matrixText(hangingMatrix(picture.isOnPoint))">
         <polygon v-for="(piece, number) in plain" :key="number" :points="pointsText(piece.points as [number, number][])" :fill="wrongSide(colour(piece.fabric))" :stroke="wrongSide(colour(piece.fabric))" :stroke-width="hair" />
         <use v-for="one in laid" :key="one.key" :href="one.href" :transform="one.matrix" />
-        <g v-for="seam in seams" :key="seam.key">
+        <g v-for="seam in seams" :key="seam.key" class="live" :class="{ held: isHeld.has(seam.join.id) }" :data-join="seam.join.id" role="button" tabindex="0" :aria-label="seam.title" :aria-pressed="isHeld.has(seam.join.id)" @click="emit('flip', seam.join.id)" @keydown.enter.space.prevent="emit('flip', seam.join.id)">
           <title>{{ seam.title }}</title>
           <polygon class="strip" :points="seam.points" :stroke-width="hair" />
           <line class="seam" :x1="seam.from[0]" :y1="seam.from[1]" :x2="seam.to[0]" :y2="seam.to[1]" :stroke-width="hair * 2.5" />
@@ -127,5 +132,27 @@ const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.w
 
 .arrow {
   fill: var(--ink);
+}
+
+.live {
+  cursor: pointer;
+}
+
+.live:hover .strip,
+.live:focus-visible .strip {
+  fill: var(--thread-pale);
+  fill-opacity: 1;
+}
+
+.live:focus-visible {
+  outline: 3px solid var(--thread);
+}
+
+.held .seam {
+  stroke: var(--brick);
+}
+
+.held .arrow {
+  fill: var(--brick);
 }
 </style>

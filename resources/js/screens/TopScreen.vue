@@ -122,6 +122,20 @@ function border(number: number, more: Record<string, unknown> | null) {
   return change({ borders: all.map((one) => ({ width: one.width, fabric: one.fabric, corners: one.square === null ? 'butted' : 'squares', ...(one.square === null ? {} : { square: one.square }) })) }, 'borders')
 }
 
+/** Holds something, or lets it free, and plans anew where there is a plan. */
+const hold = (asked: api.TopHoldAsked) =>
+  told(async () => {
+    const top = shown.value
+    if (!top) return
+    const wasPlanned = plan.value !== null
+    const side = shownSide.value
+    take(await api.holdOfTop(props.top, top.version, asked))
+    shownSide.value = side
+    if (wasPlanned) await look()
+  })
+const holdsOf = (pile: TopPileShown) => shown.value?.holds.piles.find((one) => one.pile === pile.name)?.seams ?? []
+const isPlaceHeld = (one: TopPlaceShown) => shown.value?.holds.places.some((held) => held.row === one.row && held.column === one.column) ?? false
+
 /** What the plan would be otherwise, each in a sentence. */
 const otherwise = shallowRef<{ name: string; words: string; piles?: Record<string, number> }[]>([])
 
@@ -149,7 +163,7 @@ async function look() {
   if (problem.value !== null) isPlanning.value = false
 }
 
-const joinsOf = (pile: TopPileShown): JoinShown[] => pile.joins.map((join) => ({ ...join, pile: [join.id], locked: false, ruled: false, isPressed: false }))
+const joinsOf = (pile: TopPileShown): JoinShown[] => pile.joins.map((join) => ({ ...join, pile: [join.id], locked: holdsOf(pile).includes(pile.places[join.id] ?? ''), ruled: false, isPressed: false }))
 
 /** Lays every block as the plan turns it. */
 function takeTurns() {
@@ -205,9 +219,9 @@ function press(event: KeyboardEvent) {
             <ElRadioButton value="face">Face</ElRadioButton>
             <ElRadioButton value="back">Back</ElRadioButton>
           </ElRadioGroup>
-          <span v-if="shownSide === 'back'" class="soft">as it is pressed and turned by the plan; {{ stacked === 0 ? 'all crossings along the long seams nest' : `${stacked} ${stacked === 1 ? 'crossing does' : 'crossings do'} not nest, marked` }}</span>
+          <span v-if="shownSide === 'back'" class="soft">as it is pressed and turned by the plan; {{ stacked === 0 ? 'all crossings along the long seams nest' : `${stacked} ${stacked === 1 ? 'crossing does' : 'crossings do'} not nest, marked` }}. Touch a long seam to hold it the other way.</span>
         </div>
-        <div v-if="plan && shownSide === 'back'" class="board"><TopBack :plan="plan" :label="`${shown.name} from the back, with where the allowances lie`" /></div>
+        <div v-if="plan && shownSide === 'back'" class="board"><TopBack :plan="plan" :held="shown.holds.seams" :label="`${shown.name} from the back, with where the allowances lie`" @flip="hold({ what: 'seam', join: $event })" /></div>
         <div v-else class="board" tabindex="0" role="application" :aria-label="`Places of ${shown.name}: arrow keys choose one, t turns it, m mirrors it`" aria-describedby="chosen-place" @keydown="press">
           <TopFace :picture="shown.picture" :label="`${shown.name} as it hangs`" :turned="turned" :chosen="chosen" @choose="chosen = key($event)" />
         </div>
@@ -223,7 +237,12 @@ function press(event: KeyboardEvent) {
                 <b>{{ pile.count }} of {{ pile.block }}{{ pile.mirrored ? ', its mirror image' : '' }}{{ (fields.piles.find((one) => one.block === pile.block)?.piles ?? 1) > 1 ? `, pile ${pile.pile}` : '' }}</b>, from the back:
                 <span v-for="row in pile.rows" :key="row.title">{{ row.title }} {{ row.way }}. </span>
               </figcaption>
-              <BlockBack :name="pile.block" :face="pile.face" :flaps="pile.flaps" :joins="joinsOf(pile)" :crossings="[]" :highlighted="pile.joins.filter((join) => !join.isOfUnit).map((join) => join.id)" :is-live="false" :pixels="300" />
+              <BlockBack :name="pile.block" :face="pile.face" :flaps="pile.flaps" :joins="joinsOf(pile)" :crossings="[]" :highlighted="pile.joins.filter((join) => !join.isOfUnit).map((join) => join.id)" :pixels="300" @flip="hold({ what: 'seam-of-pile', pile: pile.name, join: $event })" @select="hold({ what: 'seam-of-pile', pile: pile.name, join: $event })" />
+              <p class="soft">Touch a seam to hold it the other way; again to let it free.</p>
+              <div class="deeds">
+                <ElButton v-if="holdsOf(pile).length === 0" @click="hold({ what: 'pile', pile: pile.name, hold: true })">Hold it pressed so</ElButton>
+                <ElButton v-else @click="hold({ what: 'pile', pile: pile.name, hold: false })">Let {{ holdsOf(pile).length === 1 ? 'the held seam' : `the ${holdsOf(pile).length} held seams` }} free</ElButton>
+              </div>
             </figure>
             <p v-if="isPlanning" class="soft" role="status">Still looking for a better way …</p>
             <div class="deeds">
@@ -267,6 +286,7 @@ function press(event: KeyboardEvent) {
               </ElSelect>
             </label>
             <div class="deeds">
+              <ElButton v-if="place.block !== null" :aria-pressed="isPlaceHeld(place)" @click="hold({ what: 'place', row: place.row, column: place.column, hold: !isPlaceHeld(place) })">{{ isPlaceHeld(place) ? 'Let the plan turn it' : 'Hold it as it lies' }}</ElButton>
               <ElButton :disabled="place.block === null" @click="turn">Turn</ElButton>
               <ElButton :disabled="place.block === null" @click="mirror">Mirror</ElButton>
             </div>

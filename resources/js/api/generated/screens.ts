@@ -237,6 +237,18 @@ export interface TopFields {
   borders: BorderShown[]
 }
 export interface TopShown {
+  /** What the planner leaves as it is; seams by where they lie. */
+  holds: {
+    places: {
+      row: string
+      column: string
+    }[]
+    piles: {
+      pile: string
+      seams: string[]
+    }[]
+    seams: string[]
+  }
   sewing: {
     order: string
     sashes: 'between' | 'first'
@@ -294,6 +306,9 @@ export interface NamedBlock {
   name: string
 }
 export interface TopPileShown {
+  name: string
+  /** Where each seam lies, by join. */
+  places: string[]
   block: string
   mirrored: boolean
   pile: number
@@ -352,6 +367,8 @@ export interface FlapShown {
   points: Place[]
 }
 export interface TopPlanShown {
+  /** Where each of the seams lies. */
+  seamPlaces: string[]
   picture: TopPicture
   /** Those that no block has by itself. */
   seams: JoinTold[]
