@@ -21,9 +21,9 @@ use KeenSeam\Core\Top\TopPlace;
 final class TopPlanSheet
 {
     /** @return array<string, mixed> */
-    public static function of(TopPlan $plan, Top $asPlaced): array
+    public static function of(TopPlan $plan, Top $asPlaced, bool $isHeld): array
     {
-        $words = new TopWords($plan, $asPlaced);
+        $words = new TopWords($plan, $asPlaced, $isHeld);
         $setting = $asPlaced->setting;
         $places = [];
         foreach ($plan->sewn->copies as $number => $copy) {

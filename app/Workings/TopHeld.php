@@ -29,6 +29,11 @@ final readonly class TopHeld
         return new self($top->holds);
     }
 
+    public function isAny(): bool
+    {
+        return $this->kept['places'] !== [] || $this->kept['piles'] !== [] || $this->kept['seams'] !== [];
+    }
+
     /** For the planner: what is held of blocks that are not in the top any more says nothing. */
     public function holds(TopConstruction $placed): TopHolds
     {

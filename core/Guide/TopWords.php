@@ -10,6 +10,7 @@ use KeenSeam\Core\Pressing\Nesting;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Top\TopPlace;
+use KeenSeam\Core\Top\TurnsAllowed;
 
 /** What the plan of a top comes to, as it is said at a sewing table. */
 final readonly class TopWords
@@ -20,7 +21,8 @@ final readonly class TopWords
     /** @var array<string, Turn> how each place lies before the plan turns it, by place */
     private array $placed;
 
-    public function __construct(private TopPlan $plan, Top $asPlaced)
+    /** @param bool $isHeld whether the quilter holds some of it */
+    public function __construct(private TopPlan $plan, private Top $asPlaced, private bool $isHeld = false)
     {
         $placed = [];
         foreach ($asPlaced->places as $place) {
@@ -109,7 +111,12 @@ final readonly class TopWords
 
     private function sureness(): string
     {
-        return $this->plan->plan->proved ? 'No other way to turn and press them is better.' : 'Found in the time there was; a better way may exist.';
+        if (! $this->plan->plan->proved) {
+            return 'Found in the time there was; a better way may exist.';
+        }
+        $best = $this->asPlaced->turns === TurnsAllowed::Fixed ? 'no other way to press them is better, lying so.' : 'no other way to turn and press them is better.';
+
+        return $this->isHeld ? 'With what you hold, '.$best : ucfirst($best);
     }
 
     /** @param list<int> $copies */

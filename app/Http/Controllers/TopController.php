@@ -12,6 +12,7 @@ use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
 use App\Models\ShelfTop;
 use App\Workings\TopChanges;
+use App\Workings\TopHeld;
 use App\Workings\WorkedTops;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -141,7 +142,7 @@ final readonly class TopController
         }
         $plan = $this->tops->plan($top);
 
-        return new JsonResponse(['state' => $plan['state'], 'plan' => $plan['plan'] === null ? null : TopPlanSheet::of($plan['plan'], $this->tops->top($top))]);
+        return new JsonResponse(['state' => $plan['state'], 'plan' => $plan['plan'] === null ? null : TopPlanSheet::of($plan['plan'], $this->tops->top($top), TopHeld::of($top)->isAny())]);
     }
 
     /** @throws KeenSeamProblem */

@@ -105,7 +105,7 @@ const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.w
           <title>{{ seam.title }}</title>
           <polygon class="strip" :points="seam.points" :stroke-width="hair" />
           <line class="seam" :x1="seam.from[0]" :y1="seam.from[1]" :x2="seam.to[0]" :y2="seam.to[1]" :stroke-width="hair * 2.5" />
-          <path v-if="seam.angle !== null && seam.isLong" class="arrow" d="M-1 -1 L1 0 L-1 1 Z" :transform="`translate(${seam.at[0]} ${seam.at[1]}) rotate(${seam.angle}) scale(${strip * 0.75}) translate(0.5 0)`" />
+          <path v-if="seam.angle !== null && seam.isLong" class="toward" d="M-1 -1 L1 0 L-1 1 Z" :transform="`translate(${seam.at[0]} ${seam.at[1]}) rotate(${seam.angle}) scale(${strip * 0.75}) translate(0.5 0)`" />
         </g>
         <StateMark v-for="mark in marks" :key="mark.text.join(' ')" :kind="mark.kind" :at="mark.at" :size="strip * 2.4" />
       </g>
@@ -130,7 +130,7 @@ const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.w
   stroke: var(--ink);
 }
 
-.arrow {
+.toward {
   fill: var(--ink);
 }
 
@@ -152,7 +152,7 @@ const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.w
   stroke: var(--brick);
 }
 
-.held .arrow {
+.held .toward {
   fill: var(--brick);
 }
 </style>

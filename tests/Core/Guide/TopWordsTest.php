@@ -68,7 +68,8 @@ final class TopWordsTest extends TestCase
         $stacked = intdiv($plan->plan->cost->mismatch, 2);
 
         self::assertSame(sprintf('%d of %d crossings nest; %d lie ridge on ridge.', count($plan->plan->matches) - $stacked, count($plan->plan->matches), $stacked), $words[2]);
-        self::assertSame('No other way to turn and press them is better.', $words[3]);
+        self::assertSame('No other way to press them is better, lying so.', $words[3]);
+        self::assertSame('With what you hold, no other way to press them is better, lying so.', (new TopWords($plan, $top, true))->sentences()[3]);
         $open = new TopPlan($plan->sewn, $plan->plan->found([], $plan->plan->bound, false), $plan->piles, $plan->made);
         self::assertSame('Found in the time there was; a better way may exist.', (new TopWords($open, $top))->sentences()[3]);
     }
