@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AskedByTopsController;
 use App\Http\Controllers\BlockController;
 use App\Http\Controllers\BlockFileController;
 use App\Http\Controllers\CopyController;
@@ -87,6 +88,7 @@ Route::prefix('blocks/{block}')->group(static function (): void {
     Route::put('order', [OrderController::class, 'store']);
     Route::get('plan', PlanController::class);
     Route::get('rail', RailController::class);
+    Route::get('tops', AskedByTopsController::class);
     Route::get('styles', [StyleController::class, 'index']);
     Route::put('style', [StyleController::class, 'store']);
     Route::get('piles', [PilesController::class, 'index']);

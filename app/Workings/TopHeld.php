@@ -87,7 +87,7 @@ final readonly class TopHeld
      */
     public function withPile(TopPlan $plan, string $pile, bool $isHeld): array
     {
-        $pressed = $isHeld ? array_map(static fn (array $of): array => array_map(static fn (PressDirection $direction): string => $direction->value, $of), self::pressedOf($plan, $pile)) : [];
+        $pressed = $isHeld ? self::plannedOf($plan, $pile) : [];
 
         return ['piles' => array_filter([$pile => $pressed] + $this->kept['piles'])] + $this->kept;
     }
@@ -101,15 +101,13 @@ final readonly class TopHeld
      */
     public function withSeamOfPile(TopPlan $plan, string $pile, int $join): array
     {
-        $pressed = self::pressedOf($plan, $pile);
-        $copy = self::copyOf($plan->sewn, self::madeOf($pile)) ?? throw JoinNotKnown::of($join, $plan->sewn->construction);
-        JoinNotKnown::unlessIn($copy->design, $join);
-        $place = SeamPlaces::of($copy->design)->places[$join];
+        $planned = self::plannedOf($plan, $pile);
+        $place = array_keys($planned)[$join] ?? throw JoinNotKnown::of($join, $plan->sewn->construction);
         $held = $this->kept['piles'][$pile] ?? [];
         if (isset($held[$place])) {
             unset($held[$place]);
         } else {
-            $held[$place] = array_map(static fn (PressDirection $direction): string => $direction->swapped()->value, $pressed[$place]);
+            $held[$place] = array_map(static fn (string $direction): string => PressDirection::from($direction)->swapped()->value, $planned[$place]);
         }
 
         return ['piles' => array_filter([$pile => $held] + $this->kept['piles'])] + $this->kept;
@@ -136,24 +134,13 @@ final readonly class TopHeld
         return ['seams' => $seams] + $this->kept;
     }
 
-    /** @return array<string, non-empty-list<PressDirection>> how the seams of a pile's block are planned, by where they lie in it */
-    private static function pressedOf(TopPlan $plan, string $pile): array
+    /** @return array<string, list<string>> how the seams of a pile's block are planned, by where they lie in it */
+    private static function plannedOf(TopPlan $plan, string $pile): array
     {
-        foreach ($plan->sewn->copies as $number => $copy) {
-            if (TopHolds::pile($copy->made, $plan->piles[$number]) !== $pile) {
-                continue;
-            }
-            $places = SeamPlaces::of($copy->design)->places;
-            $pressed = [];
-            foreach ($copy->turns[0]->seams as $join => $seam) {
-                $directions = $plan->plan->pressing->directions[$seam['join']];
-                $pressed[$places[$join]] = $seam['reversed'] ? array_reverse($directions) : $directions;
-            }
+        [$design, $directions] = $plan->pressedOf($pile) ?? throw JoinNotKnown::of(0, $plan->sewn->construction);
+        $words = array_map(static fn (array $of): array => array_map(static fn (PressDirection $direction): string => $direction->value, $of), $directions);
 
-            return $pressed;
-        }
-
-        return [];
+        return array_combine(SeamPlaces::of($design)->places, $words);
     }
 
     /** What a pile is one of. */

@@ -119,6 +119,12 @@ final readonly class WorkedTops
         return ['state' => 'working', 'plan' => $known];
     }
 
+    /** The plan of a top as far as it was worked out by now. */
+    public function known(ShelfTop $top): ?TopPlan
+    {
+        return $this->kept($this->key($top))[0];
+    }
+
     /** What the worker does. What it finds never takes the place of something better. */
     public function searchLong(string $key): void
     {

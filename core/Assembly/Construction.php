@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Internal\BestOrder;
 use KeenSeam\Core\Assembly\Internal\ConstructionBuilder;
 use KeenSeam\Core\Assembly\Internal\EqualPartsFinder;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Geometry\Segment;
 
 /** A block taken apart into its joins: the whole order of sewing. */
 final readonly class Construction
@@ -50,5 +51,13 @@ final readonly class Construction
     public function alikeWithinUnits(): array
     {
         return (new EqualPartsFinder($this))->alike;
+    }
+
+    /** @return list<Join> those that end at the edge: what lies beside them meets their ridges */
+    public function outerJoins(): array
+    {
+        $edges = array_map(static fn (array $edge): Segment => Segment::between(...$edge), $this->face->outline()->edges());
+
+        return array_values(array_filter($this->joins, static fn (Join $join): bool => array_filter($edges, static fn (Segment $edge): bool => $edge->contains($join->seam->from) || $edge->contains($join->seam->to)) !== []));
     }
 }

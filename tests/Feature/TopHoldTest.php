@@ -49,6 +49,26 @@ final class TopHoldTest extends TestCase
         self::assertSame([], $this->hold(2, ['what' => 'place', 'row' => $row, 'column' => $column, 'hold' => false])['holds']['places']);
     }
 
+    public function test_a_block_is_told_what_its_tops_ask_of_its_outer_seams(): void
+    {
+        $asked = fn (): array => array_column($this->getJson('/api/blocks/3/tops')->assertOk()->json('tops'), null, 'isPlanned');
+        self::assertSame([0], array_keys($asked()), 'of the demo top nothing is planned yet');
+        $this->postJson('/api/tops/begin', ['name' => 'Slipway', 'blocks' => [3]])->assertCreated();
+        $this->getJson('/api/tops/2/plan')->assertOk();
+        $told = $asked()[1];
+        self::assertSame(['Slipway', true, [4]], [$told['top']['name'], $told['isCurrent'], array_column($told['piles'], 'count')]);
+        $seams = $told['piles'][0]['seams'];
+        $joins = $this->getJson('/api/blocks/3/plan')->json('joins');
+        foreach ($seams as $seam) {
+            $ends = [...$joins[$seam['join']]['from'], ...$joins[$seam['join']]['to']];
+            self::assertNotSame([], array_intersect([0, 12], $ends));
+        }
+        $differing = array_values(array_filter($seams, static fn (array $seam): bool => $seam['differs']));
+        self::assertNotSame([], $differing, 'by itself the block is pressed otherwise');
+        $this->putJson('/api/blocks/3/locks', ['locks' => array_map(static fn (array $seam): array => ['join' => $seam['join'], 'directions' => $seam['directions']], $differing)], self::seen(1))->assertOk();
+        self::assertNotContains(true, array_column($asked()[1]['piles'][0]['seams'], 'differs'));
+    }
+
     public function test_what_is_not_there_cannot_be_held(): void
     {
         $this->planned();

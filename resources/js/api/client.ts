@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AdviceShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -34,6 +34,9 @@ export const fileAddress = (block: number) => `/api/blocks/${block}/file`
 export const press = (block: number) => ask<PressAnswer>('GET', `/blocks/${block}/plan`).then(pressShown)
 
 export const rail = (block: number) => ask<RailShown>('GET', `/blocks/${block}/rail`)
+
+/** What the tops of a block ask of its outer seams. */
+export const askedByTops = (block: number) => ask<AskedShown>('GET', `/blocks/${block}/tops`).then((answer) => answer.tops)
 
 export const seamChoices = (block: number, join: number) =>
   ask<ChoicesShown>('GET', `/blocks/${block}/seams/${join}/choices`).then((answer) => answer.choices)

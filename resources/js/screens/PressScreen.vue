@@ -21,6 +21,7 @@ import TotalsPanel from '@/components/TotalsPanel.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import { useStationKeys } from '@/composables/useStationKeys'
 import { railOf, useStations } from '@/composables/useStations'
+import AskedByTops from '@/components/AskedByTops.vue'
 import BlockBack from '@/drawing/BlockBack.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
 import CrossingLens from '@/drawing/CrossingLens.vue'
@@ -203,6 +204,7 @@ useStationKeys(() => [
           <p v-if="shown.locksAsleep > 0" class="rest">{{ counted(shown.locksAsleep, 'lock fits', 'locks fit') }} no seam of the block as it is drawn now. {{ shown.locksAsleep === 1 ? 'It holds' : 'They hold' }} again when the seam is back. <button type="button" class="link-button" @click="press.releaseAsleep">Let {{ shown.locksAsleep === 1 ? 'it' : 'them' }} go</button></p>
         </template>
       </div>
+      <AskedByTops v-if="tab === 'seam'" :block="block" :plan="shown.plan" :is-busy="press.isSaving" @lock="press.lockAll" @point="pointed = $event" />
       <TotalsPanel :totals="shown.totals" :before="shown.withoutLocks" :crossings="shown.crossings" />
       <p v-if="habit" class="habit">{{ habit }}</p>
       <p class="soft proof"><a :href="fileAddress(block)" download>Keep the block as a file</a></p>

@@ -421,6 +421,27 @@ export interface TopStepsShown {
     text: string
   }[]
 }
+export interface AskedShown {
+  tops: AskedByTop[]
+}
+export interface AskedByTop {
+  top: NamedBlock
+  /** Whether the block is in the top as it is now. */
+  isCurrent: boolean
+  isPlanned: boolean
+  piles: {
+    count: number
+    pile: number
+    mirrored: boolean
+    /** Those that end at the block's edge. */
+    seams: {
+      join: number
+      directions: PressDirection[]
+      /** Whether the block is pressed otherwise now. */
+      differs: boolean
+    }[]
+  }[]
+}
 export interface TopOrderShown {
   problem: string | null
   matchPoints: number
