@@ -32,6 +32,7 @@ use App\Http\Controllers\StyleController;
 use App\Http\Controllers\SwatchController;
 use App\Http\Controllers\TopController;
 use App\Http\Controllers\TopSewingController;
+use App\Http\Controllers\TopSizesController;
 use App\Http\Controllers\TrayController;
 use App\Http\Controllers\WallController;
 use App\Http\Controllers\WallFiguresController;
@@ -72,6 +73,8 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::get('order', [TopSewingController::class, 'order']);
     Route::put('sewing', [TopSewingController::class, 'sew']);
     Route::put('holds', [TopSewingController::class, 'hold']);
+    Route::get('sizes', [TopSizesController::class, 'show']);
+    Route::put('sizes', [TopSizesController::class, 'update']);
     Route::get('work', [TopSewingController::class, 'work']);
     Route::post('work', [TopSewingController::class, 'tell']);
     Route::get('file', [TopController::class, 'file']);

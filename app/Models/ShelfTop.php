@@ -42,9 +42,9 @@ final class ShelfTop extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['blocks' => 'array', 'earlier' => 'array', 'version' => 'integer', 'order' => Order::class, 'sashes' => SashesSewn::class, 'chain' => Chain::class, 'work' => 'array', 'holds' => 'array'];
+    protected $casts = ['blocks' => 'array', 'earlier' => 'array', 'version' => 'integer', 'order' => Order::class, 'sashes' => SashesSewn::class, 'chain' => Chain::class, 'work' => 'array', 'holds' => 'array', 'made' => 'array'];
 
-    protected $attributes = ['blocks' => '{}', 'earlier' => '[]', 'version' => 1, 'order' => Order::Rows->value, 'sashes' => SashesSewn::Between->value, 'chain' => Chain::RowByRow->value, 'holds' => '{"places":[],"piles":[],"seams":[]}', 'work' => '{"held":null,"times":{},"deeds":[]}'];
+    protected $attributes = ['blocks' => '{}', 'earlier' => '[]', 'version' => 1, 'order' => Order::Rows->value, 'sashes' => SashesSewn::Between->value, 'chain' => Chain::RowByRow->value, 'made' => '{}', 'holds' => '{"places":[],"piles":[],"seams":[]}', 'work' => '{"held":null,"times":{},"deeds":[]}'];
 
     public static function textOf(Top $top): string
     {
@@ -109,6 +109,15 @@ final class ShelfTop extends Model
     public function holding(int $seen, array $holds): void
     {
         $this->keep($seen, ['holds' => $holds]);
+    }
+
+    /** @param array{string, string}|null $size null when it is as planned */
+    public function cameOut(string $place, ?array $size): void
+    {
+        $made = $this->made;
+        unset($made[$place]);
+        $this->made = $size === null ? $made : [$place => $size] + $made;
+        $this->save();
     }
 
     /** @param Work $work */

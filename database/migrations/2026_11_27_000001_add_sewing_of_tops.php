@@ -16,6 +16,8 @@ return new class () extends Migration
             $table->string('chain')->default('row-by-row');
             // Places, piles and seams that the planner leaves as they are, by where they lie.
             $table->json('holds')->default('{"places":[],"piles":[],"seams":[]}');
+            // Raw sizes of blocks that came out otherwise, by place.
+            $table->json('made')->default('{}');
             // The plan that is held since the work began, by where seams lie, and how often each step was done.
             $table->json('work')->nullable();
         });
@@ -24,7 +26,7 @@ return new class () extends Migration
     public function down(): void
     {
         Schema::table('shelf_tops', static function (Blueprint $table): void {
-            $table->dropColumn(['order', 'sashes', 'chain', 'holds', 'work']);
+            $table->dropColumn(['order', 'sashes', 'chain', 'holds', 'made', 'work']);
         });
     }
 };

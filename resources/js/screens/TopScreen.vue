@@ -16,6 +16,7 @@ import { ProblemError } from '@/api/client'
 import type { JoinShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TopOrder from '@/components/TopOrder.vue'
+import TopSizes from '@/components/TopSizes.vue'
 import TopWork from '@/components/TopWork.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import BlockBack from '@/drawing/BlockBack.vue'
@@ -347,6 +348,7 @@ function press(event: KeyboardEvent) {
           <p v-if="wrong?.field === 'borders'" class="wrong" role="alert">{{ wrong.words }}</p>
         </section>
 
+        <TopSizes :top="top" :version="shown.version" :units="fields.units" :place="place" />
         <TopWork :top="top" :version="shown.version" :units="fields.units" :fabrics="fabrics" />
       </div>
     </div>

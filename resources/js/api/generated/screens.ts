@@ -442,6 +442,28 @@ export interface AskedByTop {
     }[]
   }[]
 }
+export interface TopPlaceNamed {
+  row: string
+  column: string
+}
+export interface TopSizesShown {
+  /** Raw, as every block should be. */
+  planned: string[]
+  /** What the two measures are called, as the blocks lie. */
+  edges: string[]
+  made: {
+    row: string
+    column: string
+    size: string[]
+  }[]
+  /** Each way to deal with it, and what it does to the points. */
+  sentences: string[]
+  swaps: {
+    one: TopPlaceNamed
+    other: TopPlaceNamed
+  }[]
+  afterSwaps: string | null
+}
 export interface TopOrderShown {
   problem: string | null
   matchPoints: number

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Matching;
+
+use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Guide\SizeWords;
+use KeenSeam\Core\Matching\BlocksAsMade;
+use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\Length;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Support\Tops;
+
+final class BlocksAsMadeTest extends TestCase
+{
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        for ($seed = 1; $seed <= 8; ++$seed) {
+            yield "top $seed" => [$seed];
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function test_after_the_swaps_no_other_swap_helps_and_nothing_is_lost(int $seed): void
+    {
+        $random = new Randomizer(new Mt19937($seed));
+        $top = Tops::sewn(Tops::file(['rows' => 2, 'columns' => 3, 'setting' => $seed % 2 === 0 ? 'on-point' : 'straight', 'sides' => ['fabric' => 'C']], Tops::PINWHEEL));
+        $raw = [];
+        foreach ($top->copies as $copy) {
+            $raw[$copy->place->place?->key() ?? ''] = [self::near($random), self::near($random)];
+        }
+        $blocks = new BlocksAsMade($top->top->top, $top->copies, $raw);
+        $piles = array_map(static fn (): int => 0, $top->copies);
+        $swaps = $blocks->swaps($piles);
+        $after = $blocks->swapped($swaps);
+        self::assertLessThanOrEqual($blocks->differences() + 1e-9, $after->differences());
+        self::assertEqualsWithDelta($blocks->cutOff(), $after->cutOff(), 1e-9, 'the same blocks');
+        foreach ($top->copies as $one) {
+            foreach ($top->copies as $other) {
+                self::assertGreaterThanOrEqual($after->differences() - 1e-9, $after->swapped([[$one->place->place?->key() ?? '', $other->place->place?->key() ?? '']])->differences());
+            }
+        }
+        self::assertSame([], $blocks->swaps(array_keys($top->copies)), 'blocks pressed otherwise do not change');
+        self::assertEqualsWithDelta($blocks->differences(), $after->swapped(array_reverse($swaps))->differences(), 1e-9);
+    }
+
+    public function test_small_ones_come_to_stand_beside_small_ones(): void
+    {
+        // In a row of four every other block is 1/8 in too small: together they differ once instead of three times.
+        $blocks = self::row(['columns' => 4], ['6 3/8', '6 1/2', '6 3/8', '6 1/2']);
+        self::assertEqualsWithDelta(3 / 8, $blocks->differences(), 1e-9);
+        $swaps = $blocks->swaps([0, 0, 0, 0]);
+        self::assertCount(1, $swaps);
+        self::assertEqualsWithDelta(1 / 8, $blocks->swapped($swaps)->differences(), 1e-9);
+    }
+
+    /** Two thirty-seconds are left, an eighth is eased, and more puckers: common practice, no published source. */
+    public function test_each_way_is_told_with_what_it_does_to_the_points(): void
+    {
+        $words = static fn (string $size, array $over = []): array => (new SizeWords(self::row($over, ['6 1/2', $size]), Tops::face(Tops::file(['rows' => 1] + $over, Tops::PINWHEEL))->top))->sentences();
+        self::assertSame([], $words('6 1/2'));
+        self::assertSame('Sew them as they are: where two meet they differ by 1/32 in at most, which nobody sees.', $words('6 15/32')[0]);
+        self::assertSame([
+            'Ease: where two meet they differ by 1/8 in at most. Pin the ends and the crossings, the longer one below, on the feed; all points stay.',
+            'Square all to the smallest: up to 1/8 in comes off, half of it on each side; points at the edges of the largest lose up to 1/16 in in the next seam, and the top becomes 1/4 in narrower and 1/8 in shorter.',
+        ], $words('6 3/8'));
+        $sashes = ['sashes' => ['width' => '1', 'fabric' => 'C']];
+        self::assertSame('Easing is not enough: somewhere two differ by 1/4 in, and more than 1/8 in puckers.', $words('6 1/4', $sashes)[0]);
+        self::assertStringStartsWith('Cut the sashes to suit: beside a smaller block as much wider as it is smaller, up to 1/4 in;', $words('6 1/4', $sashes)[2]);
+        // Too large is no shorter.
+        self::assertStringEndsWith('half of it on each side; points at their edges lose nothing that is seen.', $words('6 9/16')[1]);
+    }
+
+    /**
+     * @param array<string, mixed> $over
+     * @param list<string>         $sizes raw
+     */
+    private static function row(array $over, array $sizes): BlocksAsMade
+    {
+        $top = TopConstruction::of(Tops::face(Tops::file(['rows' => 1] + $over, Tops::PINWHEEL)));
+        $raw = [];
+        foreach ($top->copies as $number => $copy) {
+            $size = Length::parse($sizes[$number])->inches;
+            $raw[$copy->place->place?->key() ?? ''] = [$size, $size];
+        }
+
+        return new BlocksAsMade($top->top->top, $top->copies, $raw);
+    }
+
+    private static function near(Randomizer $random): Fraction
+    {
+        return Fraction::of(13, 2)->plus(Fraction::of($random->getInt(-4, 4), 32));
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Tests\Support\Tops;
+
+final class TopSizesTest extends TestCase
+{
+    public function test_what_came_out_otherwise_is_kept_and_ways_to_deal_with_it_are_told(): void
+    {
+        $this->postJson('/api/tops', Tops::file(['rows' => 1, 'columns' => 4], Tops::PINWHEEL))->assertCreated();
+        $first = $this->getJson('/api/tops/2/sizes')->assertOk()->json();
+        self::assertSame([['6 1/2', '6 1/2'], ['across', 'down'], [], []], [$first['planned'], $first['edges'], $first['sentences'], $first['swaps']]);
+        $this->measured('1', '6 3/8');
+        $told = $this->measured('3', '6 3/8');
+        self::assertSame([['row' => '1', 'column' => '1', 'size' => ['6 3/8', '6 3/8']], ['row' => '1', 'column' => '3', 'size' => ['6 3/8', '6 3/8']]], array_values(self::byColumn($told['made'])));
+        self::assertCount(2, $told['sentences']);
+        self::assertCount(1, $told['swaps']);
+        self::assertStringStartsWith('Ease:', (string) $told['afterSwaps']);
+        // As planned after all.
+        self::assertCount(1, $this->measured('1', '')['swaps'], 'the one that is left goes to an end');
+        $this->measured('3', '');
+        self::assertSame([], $this->getJson('/api/tops/2/sizes')->json('made'));
+    }
+
+    public function test_what_no_block_measures_is_refused_in_a_sentence(): void
+    {
+        $this->putJson('/api/tops/1/sizes', ['row' => '1', 'column' => '1', 'along' => '9', 'beside' => ''])->assertUnprocessable()->assertJson(['message' => 'This should measure about 12 1/2 in; "9" is not likely. Measure again.']);
+        $this->putJson('/api/tops/1/sizes', ['row' => '1', 'column' => '1', 'along' => 'wide', 'beside' => ''])->assertUnprocessable();
+        self::assertSame([], $this->getJson('/api/tops/1/sizes')->json('made'));
+    }
+
+    /** @return array<string, mixed> */
+    private function measured(string $column, string $size): array
+    {
+        return $this->putJson('/api/tops/2/sizes', ['row' => '1', 'column' => $column, 'along' => $size, 'beside' => ''])->assertOk()->json();
+    }
+
+    /**
+     * @param list<array<string, mixed>> $made
+     *
+     * @return array<string, array<string, mixed>>
+     */
+    private static function byColumn(array $made): array
+    {
+        $by = array_column($made, null, 'column');
+        ksort($by);
+
+        return $by;
+    }
+}
