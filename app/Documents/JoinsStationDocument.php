@@ -81,8 +81,9 @@ final class JoinsStationDocument
     private static function joins(ShelfBlock $block, array $measured, PressingPlan $plan, Drift $drift): \Generator
     {
         $names = SeamName::all($plan->construction);
+        $tolerance = $block->tolerance($plan->construction->face->block->unit);
         foreach ($drift->sheets as $sheet) {
-            yield self::join($block, $measured, $plan, $sheet, $names[$sheet->join->id]);
+            yield self::join($tolerance, $measured, $plan, $sheet, $names[$sheet->join->id]);
         }
     }
 
@@ -113,10 +114,9 @@ final class JoinsStationDocument
      *
      * @return array<string, mixed>
      */
-    public static function join(ShelfBlock $block, array $measured, PressingPlan $plan, JoinSheet $sheet, SeamName $name): array
+    public static function join(Tolerance $tolerance, array $measured, PressingPlan $plan, JoinSheet $sheet, SeamName $name): array
     {
         $unit = $plan->construction->face->block->unit;
-        $tolerance = $block->tolerance($unit);
         $tie = $sheet->join->tie;
         $isFlipped = $tie !== null && $plan->construction->classes[$tie->unitClass]->members[0]->cell->unit instanceof FlippedCornersUnit;
         $open = JoinsDocument::join($plan, $sheet);

@@ -69,10 +69,8 @@ final readonly class TopMachineSheet
         foreach ($held->sewn->copies as $copy) {
             $blockOf += array_fill_keys($copy->joins, $placeOf[$copy->firstPatch]);
         }
-        foreach ($construction->joins as $join) {
-            if (! isset($blockOf[$join->id])) {
-                $seams[$join->id] = ['from' => FaceDocument::point($join->seam->from, $construction->face->lattice), 'to' => FaceDocument::point($join->seam->to, $construction->face->lattice)];
-            }
+        foreach ($held->sewn->between() as $join) {
+            $seams[$join->id] = ['from' => FaceDocument::point($join->seam->from, $construction->face->lattice), 'to' => FaceDocument::point($join->seam->to, $construction->face->lattice)];
         }
         $numbers = array_flip(array_keys($seams));
         foreach ($held->steps + $held->borderSteps as $key => $step) {

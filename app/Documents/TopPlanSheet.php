@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\SeamPlaces;
 use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Guide\RowWords;
@@ -51,12 +52,12 @@ final class TopPlanSheet
     /** @return array{seamPlaces: list<string>, seams: list<array<string, mixed>>, crossings: list<array<string, mixed>>} the seams that no block has by itself, and where they cross others */
     private static function between(TopPlan $plan): array
     {
-        $inBlocks = array_flip(array_merge(...array_map(static fn (TopCopy $copy): array => $copy->joins, $plan->sewn->copies)));
+        $between = array_flip(array_map(static fn (Join $join): int => $join->id, $plan->sewn->between()));
 
         return [
-            'seamPlaces' => array_values(array_diff_key(SeamPlaces::of($plan->sewn->construction)->places, $inBlocks)),
-            'seams' => array_values(array_filter(iterator_to_array(PressDocument::joins($plan->plan), false), static fn (array $join): bool => ! isset($inBlocks[$join['id']]))),
-            'crossings' => array_values(array_filter(PressDocument::crossings($plan->plan), static fn (array $crossing): bool => ! isset($inBlocks[$crossing['join']]))),
+            'seamPlaces' => array_values(array_intersect_key(SeamPlaces::of($plan->sewn->construction)->places, $between)),
+            'seams' => array_values(array_filter(iterator_to_array(PressDocument::joins($plan->plan), false), static fn (array $join): bool => isset($between[$join['id']]))),
+            'crossings' => array_values(array_filter(PressDocument::crossings($plan->plan), static fn (array $crossing): bool => isset($between[$crossing['join']]))),
         ];
     }
 

@@ -183,7 +183,7 @@ final class WorkDocument
         $facts = $work->working->facts();
         $drift = Drift::at($plan, $takeUp, $block->square_up, $join, $facts->measuredIn($unit), $edges);
 
-        return JoinsStationDocument::join($block, $facts->measured(), $plan, $drift->sheets[0], SeamName::all($plan->construction)[$join->id]);
+        return JoinsStationDocument::join($block->tolerance($plan->construction->face->block->unit), $facts->measured(), $plan, $drift->sheets[0], SeamName::all($plan->construction)[$join->id]);
     }
 
     /** @return list<array<string, mixed>> units taken in by the step that could lie turned without the eye catching it */

@@ -22,6 +22,14 @@ final readonly class TopConstruction
         public array $others = [],
     ) {}
 
+    /** @return list<Join> those that no block has by itself */
+    public function between(): array
+    {
+        $inBlocks = array_flip(array_merge(...array_map(static fn (TopCopy $copy): array => $copy->joins, $this->copies)));
+
+        return array_values(array_filter($this->construction->joins, static fn (Join $join): bool => ! isset($inBlocks[$join->id])));
+    }
+
     /**
      * @throws SetInSeamNeeded  when no straight seams build a block
      * @throws OrderNotPossible when the top has no seams for this order

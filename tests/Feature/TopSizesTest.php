@@ -25,6 +25,24 @@ final class TopSizesTest extends TestCase
         self::assertSame([], $this->getJson('/api/tops/2/sizes')->json('made'));
     }
 
+    public function test_each_long_join_has_its_ruler_over_all_blocks(): void
+    {
+        $this->postJson('/api/tops', Tops::file(['rows' => 2, 'columns' => 3], Tops::PINWHEEL))->assertCreated();
+        self::assertSame(['state' => 'working', 'joins' => []], $this->getJson('/api/tops/2/joins')->assertOk()->json());
+        $this->getJson('/api/tops/2/plan')->assertOk();
+        $joins = $this->getJson('/api/tops/2/joins')->assertOk()->json('joins');
+        self::assertSame(['18', 5], [$joins[0]['finished'], $joins[0]['points']], 'three blocks of 6 in: a seam in each, and two between them');
+        self::assertCount(2 + 2 + 1, $joins);
+        $ruler = $this->getJson("/api/tops/2/joins/{$joins[0]['id']}")->assertOk()->json('join');
+        $places = array_map(static fn (array $mark): float => $mark['place'][0], array_values(array_filter($ruler['marks'], static fn (array $mark): bool => $mark['verdict'] !== null)));
+        // From the raw edge: the allowance, then every 3 in.
+        foreach ($places as $i => $place) {
+            self::assertEqualsWithDelta(0.25 + 3.0 * ($i + 1), $place, 1e-6);
+        }
+        self::assertCount(5, $places);
+        $this->getJson('/api/tops/2/joins/9999')->assertNotFound();
+    }
+
     public function test_what_no_block_measures_is_refused_in_a_sentence(): void
     {
         $this->putJson('/api/tops/1/sizes', ['row' => '1', 'column' => '1', 'along' => '9', 'beside' => ''])->assertUnprocessable()->assertJson(['message' => 'This should measure about 12 1/2 in; "9" is not likely. Measure again.']);

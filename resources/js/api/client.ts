@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -154,6 +154,11 @@ export const sewTopBy = (id: number, version: number, sewing: { order: string; s
 /** What of a top the planner leaves as it is, or that it is free again. */
 export type TopHoldAsked = { what: 'place'; row: string; column: string; hold: boolean } | { what: 'pile'; pile: string; hold: boolean } | { what: 'seam-of-pile'; pile: string; join: number } | { what: 'seam'; join: number }
 export const holdOfTop = (id: number, version: number, asked: TopHoldAsked) => ask<TopShown>('PUT', `/tops/${id}/holds`, { version, json: asked })
+
+export const joinsOfTop = (id: number) => ask<TopJoinsShown>('GET', `/tops/${id}/joins`)
+
+/** The ruler of one join of a top. */
+export const rulerOfTop = (id: number, join: number) => ask<TopRulerShown>('GET', `/tops/${id}/joins/${join}`)
 
 export const sizesOfTop = (id: number) => ask<TopSizesShown>('GET', `/tops/${id}/sizes`)
 

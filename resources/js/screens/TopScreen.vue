@@ -15,6 +15,7 @@ import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
 import type { JoinShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
+import TopJoins from '@/components/TopJoins.vue'
 import TopOrder from '@/components/TopOrder.vue'
 import TopSizes from '@/components/TopSizes.vue'
 import TopWork from '@/components/TopWork.vue'
@@ -348,6 +349,7 @@ function press(event: KeyboardEvent) {
           <p v-if="wrong?.field === 'borders'" class="wrong" role="alert">{{ wrong.words }}</p>
         </section>
 
+        <TopJoins :top="top" :plan="plan" :units="fields.units" />
         <TopSizes :top="top" :version="shown.version" :units="fields.units" :place="place" />
         <TopWork :top="top" :version="shown.version" :units="fields.units" :fabrics="fabrics" />
       </div>

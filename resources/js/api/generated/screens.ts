@@ -4,13 +4,13 @@
 export type Place = [number, number]
 export type PressDirection = 'left' | 'right' | 'open'
 export type Nesting = 'nested' | 'stacked' | 'lopsided' | 'flat'
+export type Pair = [string, string]
 /** Layers of cloth at raw size, the lowest first. */
 export type ClothShown = {
   fabric: string
   points: Place[]
   isBack: boolean
 }[]
-export type Pair = [string, string]
 export type Chain = 'row-by-row' | 'webbed' | 'twos'
 export type UnpickCause = 'turned' | 'wrong-hand' | 'missed-point' | 'pressed-wrong' | 'other'
 export type HandMend = 'turn' | 'press' | 'swap' | 'seams' | 'remake'
@@ -464,6 +464,84 @@ export interface TopSizesShown {
   }[]
   afterSwaps: string | null
 }
+export interface TopJoinsShown {
+  state: 'done' | 'working'
+  joins: {
+    id: number
+    title: string
+    finished: string
+    points: number
+  }[]
+}
+export interface TopRulerShown {
+  state: 'done' | 'working'
+  join: JoinSheetShown | null
+  face: FaceShown | null
+}
+export interface JoinSheetShown {
+  id: number
+  finished: string
+  raw: Pair
+  /** How far the raw edges go past the finished corner, at the start of the join and at its end. */
+  reach: [ReachEntry, ReachEntry]
+  ends_differ: string
+  up: 'left' | 'right' | 'either'
+  bias: 'none' | 'left' | 'right' | 'both'
+  title: string
+  leftName: string
+  rightName: string
+  /** How many joins of equal units are sewn like this one. */
+  times: number
+  /** Raw width and height of what it makes, as meant and as the quilter measured it. */
+  meant: [string, string]
+  measured: [string, string] | null
+  patches: number[]
+  notes: string[]
+  /** Finished lengths of both edges, corner to corner, as they will really come out. */
+  realLengths: [number, number]
+  allowance: number
+  /** The start of the join and its end: how far each part's raw edge reaches past the finished corner, and how its next side slants, along the seam to across it. */
+  ends: [JoinEndShown, JoinEndShown]
+  /** Which end goes under the needle first; null where they are alike. */
+  firstIn: 0 | 1 | null
+  /** From, to and fabric of every patch along the finished join, on each side. */
+  edges: [[number, number, string][], [number, number, string][]]
+  marks: MarkShown[]
+  says: Sentence[]
+}
+export interface ReachEntry {
+  left: string
+  right: string
+}
+export interface JoinEndShown {
+  name: string
+  reach: [number, number]
+  slant: [number, number]
+  lay: 'level' | 'vee' | 'marked'
+}
+export interface MarkShown {
+  at: Pair
+  from_edge: Pair
+  left: 'tip' | 'seam' | 'plain'
+  right: 'tip' | 'seam' | 'plain'
+  kind: 'match' | 'tip' | 'floating'
+  nest: 'nested' | 'stacked' | 'lopsided' | 'flat' | null
+  miss: string | null
+  /** Where it lies on the left and the right edge, from the raw edge at the start of the join. */
+  place: [number, number]
+  /** What to do there. */
+  do: string
+  /** What would be turned up under the foot; '' if nothing. */
+  feed: string
+  verdict: 'leave' | 'ease' | 'unpick' | null
+  /** What a miss asks for; '' if nothing. */
+  misses: string
+}
+/** A sentence to show. wants: whether it is to be heeded, needs work, or is only good to know. */
+export interface Sentence {
+  text: string
+  wants: 'care' | 'work' | 'nothing'
+}
 export interface TopOrderShown {
   problem: string | null
   matchPoints: number
@@ -605,70 +683,6 @@ export interface StageShown {
   marks: [Place, Place][]
   stitches: [Place, Place][]
   knives: [Place, Place][]
-}
-export interface JoinSheetShown {
-  id: number
-  finished: string
-  raw: Pair
-  /** How far the raw edges go past the finished corner, at the start of the join and at its end. */
-  reach: [ReachEntry, ReachEntry]
-  ends_differ: string
-  up: 'left' | 'right' | 'either'
-  bias: 'none' | 'left' | 'right' | 'both'
-  title: string
-  leftName: string
-  rightName: string
-  /** How many joins of equal units are sewn like this one. */
-  times: number
-  /** Raw width and height of what it makes, as meant and as the quilter measured it. */
-  meant: [string, string]
-  measured: [string, string] | null
-  patches: number[]
-  notes: string[]
-  /** Finished lengths of both edges, corner to corner, as they will really come out. */
-  realLengths: [number, number]
-  allowance: number
-  /** The start of the join and its end: how far each part's raw edge reaches past the finished corner, and how its next side slants, along the seam to across it. */
-  ends: [JoinEndShown, JoinEndShown]
-  /** Which end goes under the needle first; null where they are alike. */
-  firstIn: 0 | 1 | null
-  /** From, to and fabric of every patch along the finished join, on each side. */
-  edges: [[number, number, string][], [number, number, string][]]
-  marks: MarkShown[]
-  says: Sentence[]
-}
-export interface ReachEntry {
-  left: string
-  right: string
-}
-export interface JoinEndShown {
-  name: string
-  reach: [number, number]
-  slant: [number, number]
-  lay: 'level' | 'vee' | 'marked'
-}
-export interface MarkShown {
-  at: Pair
-  from_edge: Pair
-  left: 'tip' | 'seam' | 'plain'
-  right: 'tip' | 'seam' | 'plain'
-  kind: 'match' | 'tip' | 'floating'
-  nest: 'nested' | 'stacked' | 'lopsided' | 'flat' | null
-  miss: string | null
-  /** Where it lies on the left and the right edge, from the raw edge at the start of the join. */
-  place: [number, number]
-  /** What to do there. */
-  do: string
-  /** What would be turned up under the foot; '' if nothing. */
-  feed: string
-  verdict: 'leave' | 'ease' | 'unpick' | null
-  /** What a miss asks for; '' if nothing. */
-  misses: string
-}
-/** A sentence to show. wants: whether it is to be heeded, needs work, or is only good to know. */
-export interface Sentence {
-  text: string
-  wants: 'care' | 'work' | 'nothing'
 }
 export interface UnitPicture {
   fabric: string

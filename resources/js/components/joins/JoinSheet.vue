@@ -5,7 +5,7 @@ import FractionText from '@/drawing/FractionText.vue'
 import SeamRuler from '@/drawing/SeamRuler.vue'
 
 /** One join: its ruler, what to do at every mark, and what it made. */
-const props = defineProps<{ join: JoinSheetShown; face: FaceShown }>()
+const props = withDefaults(defineProps<{ join: JoinSheetShown; face: FaceShown; /** Whether what it made can be told here. */ canMeasure?: boolean }>(), { canMeasure: true })
 const emit = defineEmits<{ measured: [size: [string, string] | null] }>()
 
 const size = ref<[string, string]>(['', ''])
@@ -29,7 +29,7 @@ watch(() => props.join, (join) => (size.value = join.measured ? [...join.measure
         </tr>
       </tbody>
     </table>
-    <form class="measure" :aria-label="`What ${join.title} made`" @submit.prevent="emit('measured', [...size])">
+    <form v-if="canMeasure" class="measure" :aria-label="`What ${join.title} made`" @submit.prevent="emit('measured', [...size])">
       What it made should measure <FractionText :text="join.meant.join(' x ')" /> {{ face.units }} raw; it measures
       <input v-model="size[0]" aria-label="Measured width" /> x <input v-model="size[1]" aria-label="Measured height" />
       <button type="submit" class="ask">Keep</button>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\TopJoinsSheet;
 use App\Documents\TopSizesSheet;
 use App\Models\ShelfTop;
 use App\Wall\EditFields;
@@ -15,10 +16,21 @@ use KeenSeam\Core\Matching\MeasuredNotLikely;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Top\TopPlace;
 
-/** Sizes of a top's blocks as they came out. */
-final readonly class TopSizesController
+/** What must meet in a top: the rulers of its joins, and its blocks as they came out. */
+final readonly class TopJoinsController
 {
-    public function __construct(private TopSizesSheet $sheet, private WorkedTops $tops) {}
+    public function __construct(private TopSizesSheet $sheet, private WorkedTops $tops, private TopJoinsSheet $joins) {}
+
+    public function joins(ShelfTop $top): JsonResponse
+    {
+        return new JsonResponse($this->joins->of($top));
+    }
+
+    /** @throws KeenSeamProblem */
+    public function join(ShelfTop $top, int $join): JsonResponse
+    {
+        return new JsonResponse($this->joins->join($top, $join));
+    }
 
     /** @throws KeenSeamProblem */
     public function show(ShelfTop $top): JsonResponse

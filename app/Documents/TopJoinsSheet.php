@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Documents;
+
+use App\Models\ShelfTop;
+use App\Workings\WorkedTops;
+use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\JoinNotKnown;
+use KeenSeam\Core\Guide\SeamName;
+use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Matching\Amount;
+use KeenSeam\Core\Matching\Drift;
+use KeenSeam\Core\Matching\SquareUp;
+use KeenSeam\Core\Matching\Tolerance;
+use KeenSeam\Core\Measure\Fraction;
+
+/** The joins of a top that no block has by itself, and the ruler of each. */
+final readonly class TopJoinsSheet
+{
+    public function __construct(private WorkedTops $tops) {}
+
+    /** @return array{state: 'done'|'working', joins: list<array{id: int, title: string, finished: string, points: int}>} those with the most points first */
+    public function of(ShelfTop $top): array
+    {
+        $plan = $this->tops->known($top);
+        if ($plan === null) {
+            return ['state' => 'working', 'joins' => []];
+        }
+        $construction = $plan->sewn->construction;
+        $names = SeamName::all($construction);
+        $joins = array_map(static fn (Join $join): array => [
+            'id' => $join->id,
+            'title' => $names[$join->id]->title,
+            'finished' => Amount::rounded($join->seam->length() / $construction->face->lattice->steps, $plan->sewn->top->top->unit),
+            'points' => count($join->matchPoints()),
+        ], $plan->sewn->between());
+        usort($joins, static fn (array $a, array $b): int => [$b['points'], $a['id']] <=> [$a['points'], $b['id']]);
+
+        return ['state' => 'done', 'joins' => $joins];
+    }
+
+    /**
+     * The ruler of one join, all blocks sewn to their allowance.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws KeenSeamProblem
+     */
+    public function join(ShelfTop $top, int $number): array
+    {
+        $plan = $this->tops->plan($top)['plan'];
+        if ($plan === null) {
+            return ['state' => 'working', 'join' => null, 'face' => null];
+        }
+        $construction = $plan->sewn->construction;
+        JoinNotKnown::unlessIn($construction, $number);
+        $unit = $plan->sewn->top->top->unit;
+        $takeUp = $plan->sewn->top->top->allowance->in($unit)->times(Fraction::of(2));
+        $drift = new Drift($plan->plan, $takeUp, SquareUp::Units, only: $construction->joins[$number]);
+
+        return [
+            'state' => 'done',
+            'join' => JoinsStationDocument::join(Tolerance::usual($unit), [], $plan->plan, $drift->sheets[0], SeamName::all($construction)[$number]),
+            'face' => FaceDocument::of($plan->made[0]->plan->construction->face),
+        ];
+    }
+}

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { ref, shallowRef, watch } from 'vue'
+import { ElOption, ElSelect } from 'element-plus/es/components/select/index'
+import 'element-plus/es/components/option/style/css'
+import 'element-plus/es/components/select/style/css'
+import * as api from '@/api/client'
+import type { TopJoinsShown, TopRulerShown } from '@/api/types'
+import JoinSheet from '@/components/joins/JoinSheet.vue'
+
+/** The long joins of a top, each with its ruler over all blocks. */
+const props = defineProps<{ top: number; plan: unknown; units: string }>()
+
+const joins = shallowRef<TopJoinsShown | null>(null)
+const ruler = shallowRef<TopRulerShown | null>(null)
+const chosen = ref<number | null>(null)
+const isOpen = ref(false)
+const wrong = ref('')
+
+async function told(work: () => Promise<void>) {
+  wrong.value = ''
+  try {
+    await work()
+  } catch (error) {
+    wrong.value = error instanceof Error ? error.message : String(error)
+  }
+}
+
+const choose = (join: number) =>
+  told(async () => {
+    chosen.value = join
+    ruler.value = await api.rulerOfTop(props.top, join)
+  })
+const look = () =>
+  told(async () => {
+    joins.value = await api.joinsOfTop(props.top)
+    const first = joins.value.joins[0]
+    ruler.value = null
+    if (first) await choose(joins.value.joins.some((one) => one.id === chosen.value) ? (chosen.value ?? first.id) : first.id)
+  })
+function open(event: Event) {
+  isOpen.value = (event.target as HTMLDetailsElement).open
+  if (isOpen.value) void look()
+}
+watch(() => props.plan, () => (isOpen.value ? look() : undefined))
+</script>
+
+<template>
+  <details class="top-joins" @toggle="open">
+    <summary>The long joins, with their rulers</summary>
+    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+    <p v-if="joins?.state === 'working'" class="soft">Plan the top first: where ridges meet follows from how it is pressed.</p>
+    <template v-else-if="joins">
+      <ElSelect :model-value="chosen ?? undefined" filterable aria-label="Which join" @update:model-value="choose($event)">
+        <ElOption v-for="one in joins.joins" :key="one.id" :value="one.id" :label="`${one.title}: ${one.finished} ${units}, ${one.points} ${one.points === 1 ? 'point' : 'points'} to match`" />
+      </ElSelect>
+      <JoinSheet v-if="ruler?.join && ruler.face" :join="ruler.join" :face="ruler.face" :can-measure="false" />
+    </template>
+    <p v-else class="soft" role="status">Looking …</p>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  min-height: 44px;
+  padding: 10px 0;
+  font-size: 19px;
+  font-weight: 600;
+  cursor: pointer;
+}
+
+.wrong {
+  color: var(--brick);
+}
+</style>
