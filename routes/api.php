@@ -75,6 +75,7 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::put('holds', [TopSewingController::class, 'hold']);
     Route::get('joins', [TopJoinsController::class, 'joins']);
     Route::get('joins/{join}', [TopJoinsController::class, 'join'])->whereNumber('join');
+    Route::get('joins/{join}/crossings/{number}', [TopJoinsController::class, 'crossing'])->whereNumber(['join', 'number']);
     Route::get('sizes', [TopJoinsController::class, 'show']);
     Route::put('sizes', [TopJoinsController::class, 'update']);
     Route::get('work', [TopSewingController::class, 'work']);

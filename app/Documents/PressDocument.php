@@ -274,7 +274,7 @@ final class PressDocument
     }
 
     /** @return list<array<string, mixed>> */
-    private static function junctions(PressingPlan $plan): array
+    public static function junctions(PressingPlan $plan): array
     {
         $lattice = $plan->construction->face->lattice;
 

@@ -8,6 +8,7 @@ use App\Models\ShelfTop;
 use App\Workings\WorkedTops;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\JoinNotKnown;
+use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Matching\Amount;
@@ -15,10 +16,14 @@ use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\Tolerance;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Pressing\Back;
 
 /** The joins of a top that no block has by itself, and the ruler of each. */
 final readonly class TopJoinsSheet
 {
+    /** Cloth so many allowances round a crossing is shown. */
+    private const LENS = 2.5;
+
     public function __construct(private WorkedTops $tops) {}
 
     /** @return array{state: 'done'|'working', joins: list<array{id: int, title: string, finished: string, points: int}>} those with the most points first */
@@ -39,6 +44,37 @@ final readonly class TopJoinsSheet
         usort($joins, static fn (array $a, array $b): int => [$b['points'], $a['id']] <=> [$a['points'], $b['id']]);
 
         return ['state' => 'done', 'joins' => $joins];
+    }
+
+    /**
+     * A crossing of long seams from near: its plies, and the cloth round it as it lies on the back.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws KeenSeamProblem
+     */
+    public function crossing(ShelfTop $top, int $join, int $number): array
+    {
+        $plan = $this->tops->plan($top)['plan'];
+        if ($plan === null) {
+            return ['state' => 'working', 'junction' => null, 'flaps' => [], 'width' => 0, 'units' => $this->tops->top($top)->unit->value];
+        }
+        $construction = $plan->sewn->construction;
+        JoinNotKnown::unlessIn($construction, $join);
+        $at = $construction->joins[$join]->matchPoints()[$number]->at ?? throw JoinNotKnown::of($join, $construction);
+        $lattice = $construction->face->lattice;
+        [$x, $y] = FaceDocument::point($at, $lattice);
+        $reach = self::LENS * $plan->sewn->top->top->allowance->in($plan->sewn->top->top->unit)->toFloat();
+        $spans = static fn (array $along, float $middle): bool => min([INF, ...$along]) < $middle + $reach && max([-INF, ...$along]) > $middle - $reach;
+        $isNear = static fn (array $points): bool => $spans(array_column($points, 0), $x) && $spans(array_column($points, 1), $y);
+
+        return [
+            'state' => 'done',
+            'junction' => array_values(array_filter(PressDocument::junctions($plan->plan), static fn (array $junction): bool => $junction['text'] === $lattice->toText($at)))[0] ?? null,
+            'flaps' => array_values(array_filter(PressDocument::flaps($plan->plan, Back::of($construction, $plan->plan->pressing)), static fn (array $flap): bool => $isNear($flap['points']))),
+            'width' => FaceDocument::corner([max(array_map(static fn (Point $corner): int => $corner->x, $construction->face->outline()->points)), 0], $lattice)[0],
+            'units' => $plan->sewn->top->top->unit->value,
+        ];
     }
 
     /**

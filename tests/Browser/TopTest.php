@@ -28,11 +28,26 @@ final class TopTest extends BrowserTestCase
         $this->seesText('all crossings along the long seams nest');
         self::assertCount(4, $this->texts('.top-back use'));
         $this->look('top-back');
-        $this->clickOn('.top-back .live[data-join] .seam');
+        $this->clickOn('.top-back .live[data-join] .toward');
         $this->waitUntil(fn (): bool => count($this->texts('.top-back .held')) > 0, 'the seam was not held');
+        $this->clickOn('.top-back .crossing .reach');
+        $this->waitUntil(fn (): bool => count($this->texts('.crossing-lens')) === 1, 'there is no lens');
+        $this->look('top-lens');
         $this->clickOn('.pile [data-stretch] .reach');
         $this->waitUntil(fn (): bool => str_contains(implode('', $this->texts('.pile')), 'Let the held seam free'), 'the seam of the pile was not held');
         $this->look('top-held');
+        $this->clickText('summary', 'The long joins, with their rulers');
+        $this->waitUntil(fn (): bool => count($this->texts('.top-joins .seam-ruler')) === 1, 'there is no ruler');
+        $this->look('top-joins');
+        $this->clickText('summary', 'Blocks that came out otherwise');
+        $this->seesText('Every block should measure');
+        $this->clickText('.el-radio-button', 'Face');
+        $this->clickOn('.top-face .place');
+        $this->waitUntil(fn (): bool => count($this->texts('.top-sizes form')) === 1, 'nothing can be said of the block');
+        $this->find('.top-sizes form input')->sendKeys('12 3/8');
+        $this->clickText('.top-sizes button', 'Keep it');
+        $this->waitUntil(fn (): bool => str_contains(implode('', $this->texts('.top-sizes')), 'Ease: where two meet they differ by 1/8 in at most.'), 'nothing is said of how to deal with it');
+        $this->look('top-sizes');
 
         $this->clickText('.el-radio-button', 'on point');
         $this->seesText('in finished');

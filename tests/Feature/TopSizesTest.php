@@ -41,6 +41,17 @@ final class TopSizesTest extends TestCase
         }
         self::assertCount(5, $places);
         $this->getJson('/api/tops/2/joins/9999')->assertNotFound();
+        // Between two blocks side by side and the two below them: the middle of the second crossing.
+        $lens = $this->getJson("/api/tops/2/joins/{$joins[0]['id']}/crossings/1")->assertOk()->json();
+        self::assertEquals([6, 6], $lens['junction']['at']);
+        self::assertEquals(18, $lens['width']);
+        self::assertSame(max($lens['junction']['plies']), $lens['junction']['peak']);
+        foreach ($lens['flaps'] as $flap) {
+            self::assertLessThan(7, min(array_column($flap['points'], 0)));
+            self::assertGreaterThan(5, max(array_column($flap['points'], 1)));
+        }
+        self::assertGreaterThan(4, count($lens['flaps']));
+        $this->getJson("/api/tops/2/joins/{$joins[0]['id']}/crossings/5")->assertNotFound();
     }
 
     public function test_what_no_block_measures_is_refused_in_a_sentence(): void

@@ -52,6 +52,13 @@ describe('reached', () => {
     expect(reached(places, from, 'all')).toHaveLength(6)
   })
 
+  it('takes the ring of a place, whatever shape the setting has', () => {
+    const places = ['1', '2', '3', '4'].flatMap((row) => ['1', '2', '3', '4', '5'].map((column) => place(row, column)))
+    const at = (row: string, column: string) => places.find((one) => one.row === row && one.column === column) as TopPlaceShown
+    expect(reached(places, at('3', '5'), 'ring')).toHaveLength(14)
+    expect(names(reached(places, at('2', '3'), 'ring'))).toEqual(['2/2', '2/3', '2/4', '3/2', '3/3', '3/4'])
+  })
+
   it('takes the places between on point', () => {
     const places = [place('1', '1'), place('1', '2'), place('1 1/2', '1 1/2')]
     expect(names(reached(places, places[2] as TopPlaceShown, 'other'))).toEqual(['1 1/2/1 1/2'])

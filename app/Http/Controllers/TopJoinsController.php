@@ -38,6 +38,12 @@ final readonly class TopJoinsController
         return new JsonResponse($this->sheet->of($top));
     }
 
+    /** @throws KeenSeamProblem */
+    public function crossing(ShelfTop $top, int $join, int $number): JsonResponse
+    {
+        return new JsonResponse($this->joins->crossing($top, $join, $number));
+    }
+
     /**
      * What a block came out like, raw edge to raw edge; nothing said of either side when it is as planned.
      *

@@ -4,6 +4,7 @@ import type { JoinShown, TopPlanShown } from '@/api/types'
 import { allowance, mixed, wrongSide } from './colour'
 import { middle, pointsText, pressAngle, stretches, type Stretch } from './geometry'
 import StateMark from './StateMark.vue'
+import { nestingWords } from './words'
 import { hangingBox, hangingMatrix, matrixText, placeMatrix } from './topGeometry'
 
 /**
@@ -11,7 +12,7 @@ import { hangingBox, hangingMatrix, matrixText, placeMatrix } from './topGeometr
  * allowances lie. Drawn as the face is and then mirrored as a whole, so that nothing has to be thought of twice.
  */
 const props = defineProps<{ plan: TopPlanShown; label: string; /** Places of the seams that are held. */ held: string[] }>()
-const emit = defineEmits<{ flip: [join: number] }>()
+const emit = defineEmits<{ flip: [join: number]; look: [join: number, number: number] }>()
 
 const isHeld = computed(() => new Set(props.plan.seams.filter((_, number) => props.held.includes(props.plan.seamPlaces[number] ?? '')).map((join) => join.id)))
 const lies = (join: TopPlanShown['seams'][number]) => (join.press[0] === 'open' ? 'open' : `toward ${join.press[0] === 'left' ? join.left : join.right}`)
@@ -53,12 +54,14 @@ const plain = computed(() => [...picture.value.pieces, ...picture.value.places.f
 const square = ([x = 0, y = 0]: number[], fabric: string) => ({ fabric, points: [[x, y], [x + block.value.width, y], [x + block.value.width, y + block.value.height], [x, y + block.value.height]] as [number, number][] })
 
 /** Stretches of a seam that are pressed one way, as one. */
-function runs(join: TopPlanShown['seams'][number]): Stretch[] {
-  const longer: Stretch[] = []
+function runs(join: TopPlanShown['seams'][number]): (Stretch & { all: Stretch[] })[] {
+  const longer: (Stretch & { all: Stretch[] })[] = []
   for (const stretch of stretches({ ...join, pile: [join.id], locked: false, ruled: false, isPressed: false } as JoinShown)) {
     const last = longer[longer.length - 1]
-    if (last?.press === stretch.press) last.to = stretch.to
-    else longer.push({ ...stretch })
+    if (last?.press === stretch.press) {
+      last.to = stretch.to
+      last.all.push(stretch)
+    } else longer.push({ ...stretch, all: [stretch] })
   }
   return longer
 }
@@ -78,14 +81,23 @@ const seams = computed(() =>
         to,
         points: pointsText(angle === null ? [shift(from, -0.5), shift(to, -0.5), shift(to, 0.5), shift(from, 0.5)] : [from, to, shift(to, 1), shift(from, 1)]),
         angle,
-        at: middle(from, to),
+        // Between two crossings, so that neither hides the other.
+        at: ((one) => middle(one.from, one.to))(stretch.all[Math.floor(stretch.all.length / 2)] ?? stretch),
         isLong: Math.hypot(to[0] - from[0], to[1] - from[1]) > strip.value * 2,
         title: `${join.title}: pressed ${lies(join)}${isHeld.value.has(join.id) ? ', held' : ''}`,
       }
     }),
   ),
 )
-const marks = computed(() => props.plan.crossings.filter((crossing) => crossing.kind !== 'nested'))
+/** Each crossing with its number along its join. */
+const crossings = computed(() => {
+  const counts = new Map<number, number>()
+  return props.plan.crossings.map((crossing) => {
+    const number = counts.get(crossing.join) ?? 0
+    counts.set(crossing.join, number + 1)
+    return { ...crossing, number }
+  })
+})
 const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.width} 0)`)
 </script>
 
@@ -107,7 +119,11 @@ const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.w
           <line class="seam" :x1="seam.from[0]" :y1="seam.from[1]" :x2="seam.to[0]" :y2="seam.to[1]" :stroke-width="hair * 2.5" />
           <path v-if="seam.angle !== null && seam.isLong" class="toward" d="M-1 -1 L1 0 L-1 1 Z" :transform="`translate(${seam.at[0]} ${seam.at[1]}) rotate(${seam.angle}) scale(${strip * 0.75}) translate(0.5 0)`" />
         </g>
-        <StateMark v-for="mark in marks" :key="mark.text.join(' ')" :kind="mark.kind" :at="mark.at" :size="strip * 2.4" />
+        <g v-for="crossing in crossings" :key="`${crossing.join} ${crossing.number}`" class="crossing" :data-crossing="`${crossing.join}.${crossing.number}`" @click="emit('look', crossing.join, crossing.number)">
+          <title>{{ nestingWords[crossing.kind].word }}: look at it from near</title>
+          <circle class="reach" :cx="crossing.at[0]" :cy="crossing.at[1]" :r="strip" />
+          <StateMark v-if="crossing.kind !== 'nested'" :kind="crossing.kind" :at="crossing.at" :size="strip * 2.4" />
+        </g>
       </g>
     </g>
   </svg>
@@ -132,6 +148,19 @@ const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.w
 
 .toward {
   fill: var(--ink);
+}
+
+.crossing {
+  cursor: pointer;
+}
+
+.reach {
+  fill: transparent;
+}
+
+.crossing:hover .reach {
+  stroke: var(--thread);
+  stroke-width: 0.1;
 }
 
 .live {

@@ -52,7 +52,7 @@ export function doubled(line: string): number {
   return 2 * Number(whole) + (half === '1/2' ? 1 : 0)
 }
 
-export type Reach = 'this' | 'row' | 'column' | 'other' | 'all'
+export type Reach = 'this' | 'row' | 'column' | 'ring' | 'other' | 'all'
 
 /** Which places a change goes to, beginning with one of them. */
 export function reached(places: TopPlaceShown[], from: TopPlaceShown, reach: Reach): TopPlaceShown[] {
@@ -61,8 +61,13 @@ export function reached(places: TopPlaceShown[], from: TopPlaceShown, reach: Rea
     // On point every other place is one between; set straight it is every other of the checkerboard.
     return row % 2 === 1 ? 'between' : `whole ${places.some((one) => doubled(one.row) % 2 === 1) ? '' : ((row + column) / 2) % 2}`
   }
+  const lines = [places.map((one) => doubled(one.row)), places.map((one) => doubled(one.column))] as const
+  const edges = lines.map((line) => [Math.min(...line), Math.max(...line)] as const)
+  /** How far from the edge of the setting a place stands, in half places. */
+  const ring = (place: TopPlaceShown) => Math.min(...[doubled(place.row), doubled(place.column)].flatMap((line, way) => [line - (edges[way]?.[0] ?? 0), (edges[way]?.[1] ?? 0) - line]))
   return places.filter((place) => {
     if (reach === 'all') return true
+    if (reach === 'ring') return ring(place) === ring(from)
     if (reach === 'row') return place.row === from.row
     if (reach === 'column') return place.column === from.column
     if (reach === 'other') return kind(place) === kind(from)

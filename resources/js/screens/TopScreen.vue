@@ -13,13 +13,14 @@ import 'element-plus/es/components/radio-group/style/css'
 import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
-import type { JoinShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
+import type { JoinShown, TopLensShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TopJoins from '@/components/TopJoins.vue'
 import TopOrder from '@/components/TopOrder.vue'
 import TopSizes from '@/components/TopSizes.vue'
 import TopWork from '@/components/TopWork.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import CrossingLens from '@/drawing/CrossingLens.vue'
 import BlockBack from '@/drawing/BlockBack.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import TopBack from '@/drawing/TopBack.vue'
@@ -57,6 +58,7 @@ const reaches: [Reach, string][] = [
   ['this', 'this place'],
   ['row', 'its row'],
   ['column', 'its column'],
+  ['ring', 'its ring'],
   ['other', 'every other'],
   ['all', 'all'],
 ]
@@ -65,6 +67,7 @@ function take(top: TopShown) {
   shown.value = top
   plan.value = null
   otherwise.value = []
+  lens.value = null
   isPlanning.value = false
   clearTimeout(timer)
   if (chosen.value !== null && place.value === null) chosen.value = null
@@ -137,6 +140,13 @@ const hold = (asked: api.TopHoldAsked) =>
   })
 const holdsOf = (pile: TopPileShown) => shown.value?.holds.piles.find((one) => one.pile === pile.name)?.seams ?? []
 const isPlaceHeld = (one: TopPlaceShown) => shown.value?.holds.places.some((held) => held.row === one.row && held.column === one.column) ?? false
+
+/** The crossing that is looked at from near. */
+const lens = shallowRef<TopLensShown | null>(null)
+const lookNear = (join: number, number: number) =>
+  told(async () => {
+    lens.value = await api.lensOfTop(props.top, join, number)
+  })
 
 /** What the plan would be otherwise, each in a sentence. */
 const otherwise = shallowRef<{ name: string; words: string; piles?: Record<string, number> }[]>([])
@@ -221,9 +231,9 @@ function press(event: KeyboardEvent) {
             <ElRadioButton value="face">Face</ElRadioButton>
             <ElRadioButton value="back">Back</ElRadioButton>
           </ElRadioGroup>
-          <span v-if="shownSide === 'back'" class="soft">as it is pressed and turned by the plan; {{ stacked === 0 ? 'all crossings along the long seams nest' : `${stacked} ${stacked === 1 ? 'crossing does' : 'crossings do'} not nest, marked` }}. Touch a long seam to hold it the other way.</span>
+          <span v-if="shownSide === 'back'" class="soft">as it is pressed and turned by the plan; {{ stacked === 0 ? 'all crossings along the long seams nest' : `${stacked} ${stacked === 1 ? 'crossing does' : 'crossings do'} not nest, marked` }}. Touch a long seam to hold it the other way, a crossing to look at it from near.</span>
         </div>
-        <div v-if="plan && shownSide === 'back'" class="board"><TopBack :plan="plan" :held="shown.holds.seams" :label="`${shown.name} from the back, with where the allowances lie`" @flip="hold({ what: 'seam', join: $event })" /></div>
+        <div v-if="plan && shownSide === 'back'" class="board"><TopBack :plan="plan" :held="shown.holds.seams" :label="`${shown.name} from the back, with where the allowances lie`" @flip="hold({ what: 'seam', join: $event })" @look="lookNear" /></div>
         <div v-else class="board" tabindex="0" role="application" :aria-label="`Places of ${shown.name}: arrow keys choose one, t turns it, m mirrors it`" aria-describedby="chosen-place" @keydown="press">
           <TopFace :picture="shown.picture" :label="`${shown.name} as it hangs`" :turned="turned" :chosen="chosen" @choose="chosen = key($event)" />
         </div>
@@ -233,6 +243,10 @@ function press(event: KeyboardEvent) {
         <section aria-labelledby="plan-title">
           <h2 id="plan-title">Which way are the outer seams pressed?</h2>
           <template v-if="plan">
+            <figure v-if="lens?.junction && shownSide === 'back'" class="lens">
+              <CrossingLens :junction="lens.junction" :flaps="lens.flaps" :width="lens.width" :inches-per-unit="lens.units === 'mm' ? 1 / 25.4 : 1" />
+              <figcaption>{{ lens.junction.patches }} patches meet, {{ lens.junction.peak }} layers at most</figcaption>
+            </figure>
             <p v-for="sentence in plan.sentences" :key="sentence" role="status">{{ sentence }}</p>
             <figure v-for="pile in plan.made" :key="`${pile.block} ${pile.mirrored} ${pile.pile}`" class="pile">
               <figcaption>
@@ -358,6 +372,13 @@ function press(event: KeyboardEvent) {
 </template>
 
 <style scoped>
+.lens {
+  display: grid;
+  gap: 4px;
+  max-width: 220px;
+  margin: 0;
+}
+
 .side {
   display: flex;
   flex-wrap: wrap;

@@ -473,6 +473,21 @@ export interface TopJoinsShown {
     points: number
   }[]
 }
+export interface TopLensShown {
+  state: 'done' | 'working'
+  junction: JunctionShown | null
+  flaps: FlapShown[]
+  width: number
+  units: string
+}
+export interface JunctionShown {
+  at: Place
+  text: [string, string]
+  patches: number
+  peak: number
+  /** Plies in 64 directions round the junction, clockwise from the right. */
+  plies: number[]
+}
 export interface TopRulerShown {
   state: 'done' | 'working'
   join: JoinSheetShown | null
@@ -616,14 +631,6 @@ export interface BlockTold {
   id: number
   name: string
   version: number
-}
-export interface JunctionShown {
-  at: Place
-  text: [string, string]
-  patches: number
-  peak: number
-  /** Plies in 64 directions round the junction, clockwise from the right. */
-  plies: number[]
 }
 export interface StepShown {
   do: 'join' | 'press' | 'lay-out'
