@@ -69,6 +69,7 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::put('blocks/{key}', [TopController::class, 'takeBlock']);
     Route::get('plan', [TopController::class, 'plan']);
     Route::get('cutting', [TopController::class, 'cutting']);
+    Route::get('looks', [TopController::class, 'looks']);
     Route::get('steps', [TopController::class, 'steps']);
     Route::get('order', [TopSewingController::class, 'order']);
     Route::put('sewing', [TopSewingController::class, 'sew']);

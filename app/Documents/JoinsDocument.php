@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use KeenSeam\Core\Block\FaceKind;
+use KeenSeam\Core\Making\TopBorders;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\JoinEnd;
@@ -12,6 +13,7 @@ use KeenSeam\Core\Matching\JoinSheet;
 use KeenSeam\Core\Matching\Mark;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Pressing\PressingPlan;
+use KeenSeam\Core\Top\Top;
 
 /** The open format of joins, schema/joins.schema.json. */
 final class JoinsDocument
@@ -30,6 +32,12 @@ final class JoinsDocument
             'joins' => array_map(static fn (JoinSheet $sheet): array => self::join($plan, $sheet), $drift->sheets),
             'block' => self::block($plan, $drift),
         ];
+    }
+
+    /** @return list<array{border: int, sides: string, times: int, finished: string}> seams of a top's borders, with the length that they are planned for */
+    public static function borders(Top $top): array
+    {
+        return array_map(static fn (array $seam): array => ['border' => $seam['border'], 'sides' => $seam['isSide'] ? 'left and right' : 'top and bottom', 'times' => 2, 'finished' => Amount::text($seam['length']->toFloat())], TopBorders::seams($top));
     }
 
     /** @return array{id: int, marks: list<array<string, mixed>>, ...<string, mixed>} */

@@ -11,6 +11,7 @@ use KeenSeam\Core\Assembly\JoinNotKnown;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Making\TopBorders;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\SquareUp;
@@ -26,13 +27,14 @@ final readonly class TopJoinsSheet
 
     public function __construct(private WorkedTops $tops) {}
 
-    /** @return array{state: 'done'|'working', joins: list<array{id: int, title: string, finished: string, points: int}>} those with the most points first */
-    public function of(ShelfTop $top): array
+    /** @return array{state: 'done'|'working', joins: list<array{id: int, title: string, finished: string, points: int}>, borders: list<array{title: string, finished: string}>} those with the most points first */
+    public function of(ShelfTop $kept): array
     {
-        $plan = $this->tops->known($top);
+        $plan = $this->tops->known($kept);
         if ($plan === null) {
-            return ['state' => 'working', 'joins' => []];
+            return ['state' => 'working', 'joins' => [], 'borders' => []];
         }
+        $top = $plan->sewn->top->top;
         $construction = $plan->sewn->construction;
         $names = SeamName::all($construction);
         $joins = array_map(static fn (Join $join): array => [
@@ -43,7 +45,9 @@ final readonly class TopJoinsSheet
         ], $plan->sewn->between());
         usort($joins, static fn (array $a, array $b): int => [$b['points'], $a['id']] <=> [$a['points'], $b['id']]);
 
-        return ['state' => 'done', 'joins' => $joins];
+        $borders = array_map(static fn (array $seam): array => ['title' => sprintf('%s, %s', count($top->borders) === 1 ? 'The border' : 'Border '.$seam['border'], $seam['isSide'] ? 'left and right' : 'top and bottom'), 'finished' => Amount::rounded($seam['length']->toFloat(), $top->unit)], TopBorders::seams($top));
+
+        return ['state' => 'done', 'joins' => $joins, 'borders' => $borders];
     }
 
     /**

@@ -6,10 +6,12 @@ namespace App\Documents;
 
 use KeenSeam\Core\Assembly\OrderReport;
 use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Guide\BorderSteps;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\WorkSteps;
+use KeenSeam\Core\Layout\Impostors;
 use KeenSeam\Core\Making\Cut;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
@@ -17,6 +19,8 @@ use KeenSeam\Core\Making\Packing;
 use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\Top;
+use KeenSeam\Core\Top\TopPart;
+use KeenSeam\Core\Top\TopPlace;
 
 /** What is cut for a top, how much cloth that takes, and everything there is to do, as the screens show it. */
 final class TopWorkSheet
@@ -43,6 +47,32 @@ final class TopWorkSheet
             ], $plan->cuts),
             'cloth' => array_map(static fn (string $fabric, Packing $packing): array => ['fabric' => $fabric, 'length' => $packing->length->toText(), 'width' => $packing->width->toText()], array_map(strval(...), array_keys($plan->fabric)), $plan->fabric),
         ];
+    }
+
+    /**
+     * Blocks of which there are both hands, and those that could lie otherwise without the edge that is sewn telling it.
+     *
+     * @return array{hands: list<string>, twice: list<array{row: string, column: string}>}
+     */
+    public static function looks(TopConstruction $placed): array
+    {
+        $hands = $twice = [];
+        foreach ($placed->top->top->designs as $design) {
+            $mirrored = array_map(static fn (TopCopy $copy): bool => $copy->place->place?->placement->mirrored === true, array_filter($placed->copies, static fn (TopCopy $copy): bool => $copy->place->wholeDesign() === $design));
+            $others = count(array_filter($mirrored));
+            if ($others > 0 && $others < count($mirrored)) {
+                $hands[] = sprintf('%s: %d as drawn, %d mirrored. Keep them in two stacks.', $design->key, count($mirrored) - $others, $others);
+            }
+        }
+        $setting = $placed->top->top->setting;
+        foreach (Impostors::allIn($placed->construction) as $one) {
+            $part = array_values(array_filter($placed->top->parts, static fn (TopPart $part): bool => $part->wholeDesign() !== null && [$part->row, $part->column] === [$one->cell->row, $one->cell->column]))[0] ?? null;
+            if ($part?->place !== null) {
+                $twice[] = ['row' => (string) TopPlace::number($part->place->rowDoubled, $setting), 'column' => (string) TopPlace::number($part->place->columnDoubled, $setting)];
+            }
+        }
+
+        return ['hands' => $hands, 'twice' => $twice];
     }
 
     /** @return array{problem: null, matchPoints: int, longestJoin: string} */

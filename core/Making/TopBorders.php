@@ -40,6 +40,26 @@ final class TopBorders
     }
 
     /**
+     * The seams by which borders come to the top, two alike of each: the sides first, then top and bottom.
+     *
+     * @return list<array{border: int, isSide: bool, length: Surd}> borders from 1; finished lengths
+     */
+    public static function seams(Top $top): array
+    {
+        [$width, $height] = $top->hanging();
+        $seams = [];
+        foreach ($top->borders as $number => $border) {
+            $wider = Surd::of($border->width->in($top->unit)->times(Fraction::of(2)));
+            $seams[] = ['border' => $number + 1, 'isSide' => true, 'length' => $height];
+            // Strips with squares at their ends are as long as those that run over the sides.
+            $seams[] = ['border' => $number + 1, 'isSide' => false, 'length' => $width->plus($wider)];
+            [$width, $height] = [$width->plus($wider), $height->plus($wider)];
+        }
+
+        return $seams;
+    }
+
+    /**
      * Width and height of the top in its borders, as it hangs; with those of them that are sewn already.
      *
      * @return array{Surd, Surd} finished

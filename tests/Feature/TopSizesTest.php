@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Support\Facades\Artisan;
 use Tests\Support\Tops;
 
 final class TopSizesTest extends TestCase
@@ -27,9 +28,11 @@ final class TopSizesTest extends TestCase
 
     public function test_each_long_join_has_its_ruler_over_all_blocks(): void
     {
-        $this->postJson('/api/tops', Tops::file(['rows' => 2, 'columns' => 3], Tops::PINWHEEL))->assertCreated();
-        self::assertSame(['state' => 'working', 'joins' => []], $this->getJson('/api/tops/2/joins')->assertOk()->json());
+        $this->postJson('/api/tops', Tops::file(['rows' => 2, 'columns' => 3, 'borders' => [['width' => '2', 'fabric' => 'A', 'corners' => 'butted'], ['width' => '3', 'fabric' => 'B', 'corners' => 'squares', 'square' => 'A']]], Tops::PINWHEEL))->assertCreated();
+        self::assertSame(['state' => 'working', 'joins' => [], 'borders' => []], $this->getJson('/api/tops/2/joins')->assertOk()->json());
         $this->getJson('/api/tops/2/plan')->assertOk();
+        // The sides of 12 in first, then along 18 in and both sides; the second round all of that.
+        self::assertSame(['12', '22', '16', '28'], array_column($this->getJson('/api/tops/2/joins')->json('borders'), 'finished'));
         $joins = $this->getJson('/api/tops/2/joins')->assertOk()->json('joins');
         self::assertSame(['18', 5], [$joins[0]['finished'], $joins[0]['points']], 'three blocks of 6 in: a seam in each, and two between them');
         self::assertCount(2 + 2 + 1, $joins);
@@ -52,6 +55,22 @@ final class TopSizesTest extends TestCase
         }
         self::assertGreaterThan(4, count($lens['flaps']));
         $this->getJson("/api/tops/2/joins/{$joins[0]['id']}/crossings/5")->assertNotFound();
+    }
+
+    public function test_hands_and_blocks_to_look_at_twice_are_told(): void
+    {
+        $this->postJson('/api/tops', Tops::file(['rows' => 1, 'columns' => 3, 'places' => [['row' => 1, 'column' => 2, 'block' => 'one', 'mirrored' => true], ['row' => 1, 'column' => 3, 'block' => 'two']]], Tops::PINWHEEL, ['hAB', 'hAB', '/', 'hAB', 'hAB']))->assertCreated();
+        $looks = $this->getJson('/api/tops/2/looks')->assertOk()->json();
+        self::assertSame(['one: 1 as drawn, 1 mirrored. Keep them in two stacks.'], $looks['hands']);
+        $places = array_map(static fn (array $place): string => $place['row'].'/'.$place['column'], $looks['twice']);
+        // What seam:look prints of the same file.
+        $file = (string) tempnam(sys_get_temp_dir(), 'top');
+        file_put_contents($file, (string) $this->get('/api/tops/2/file')->getContent());
+        Artisan::call('seam:look', ['file' => $file]);
+        $printed = json_decode(Artisan::output(), true, 64, JSON_THROW_ON_ERROR);
+        unlink($file);
+        self::assertSame(array_map(static fn (array $one): string => $one['row'].'/'.$one['column'], $printed['impostors']), $places);
+        self::assertNotSame([], $places);
     }
 
     public function test_what_no_block_measures_is_refused_in_a_sentence(): void

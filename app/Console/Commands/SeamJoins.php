@@ -47,6 +47,6 @@ final class SeamJoins extends SeamCommand
         $takeUp = is_string($given) ? TakeUp::read($given, $frame) : $frame->seamAllowance->in($frame->unit)->times(Fraction::of(2));
         $plan = $worked->plan()->plan;
 
-        return JoinsDocument::of($plan, new Drift($plan, $takeUp, $this->oneOf('square-up', SquareUp::class)), $takeUp);
+        return JoinsDocument::of($plan, new Drift($plan, $takeUp, $this->oneOf('square-up', SquareUp::class)), $takeUp) + ($top->borders === [] ? [] : ['borders' => JoinsDocument::borders($top)]);
     }
 }

@@ -152,6 +152,16 @@ final readonly class TopController
     }
 
     /**
+     * Which blocks to look at twice.
+     *
+     * @throws KeenSeamProblem
+     */
+    public function looks(ShelfTop $top): JsonResponse
+    {
+        return new JsonResponse($this->tops->told($top, 'top-looks', TopWorkSheet::looks(...)));
+    }
+
+    /**
      * Everything there is to do, by the plan as far as it is known.
      *
      * @throws KeenSeamProblem

@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -162,6 +162,9 @@ export const rulerOfTop = (id: number, join: number) => ask<TopRulerShown>('GET'
 
 /** A crossing of long seams from near: the number counts the places to match along the join. */
 export const lensOfTop = (id: number, join: number, number: number) => ask<TopLensShown>('GET', `/tops/${id}/joins/${join}/crossings/${number}`)
+
+/** Which blocks of a top to look at twice. */
+export const looksOfTop = (id: number) => ask<TopLooksShown>('GET', `/tops/${id}/looks`)
 
 export const sizesOfTop = (id: number) => ask<TopSizesShown>('GET', `/tops/${id}/sizes`)
 

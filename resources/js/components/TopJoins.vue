@@ -5,6 +5,7 @@ import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
 import type { TopJoinsShown, TopRulerShown } from '@/api/types'
+import FractionText from '@/drawing/FractionText.vue'
 import JoinSheet from '@/components/joins/JoinSheet.vue'
 
 /** The long joins of a top, each with its ruler over all blocks. */
@@ -56,6 +57,7 @@ watch(() => props.plan, () => (isOpen.value ? look() : undefined))
       <JoinSheet v-if="ruler?.join && ruler.face" :join="ruler.join" :face="ruler.face" :can-measure="false" />
     </template>
     <p v-else class="soft" role="status">Looking …</p>
+    <p v-if="joins && joins.borders.length > 0">Then the borders, each cut to what the top really measures, pinned at the middles and the ends: <template v-for="(border, number) in joins.borders" :key="border.title">{{ number === 0 ? '' : '; ' }}{{ border.title }}, <FractionText :text="border.finished" /> {{ units }}</template>.</p>
   </details>
 </template>
 

@@ -16,6 +16,7 @@ import { ProblemError } from '@/api/client'
 import type { JoinShown, TopLensShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TopJoins from '@/components/TopJoins.vue'
+import TopLooks from '@/components/TopLooks.vue'
 import TopOrder from '@/components/TopOrder.vue'
 import TopSizes from '@/components/TopSizes.vue'
 import TopWork from '@/components/TopWork.vue'
@@ -363,6 +364,7 @@ function press(event: KeyboardEvent) {
           <p v-if="wrong?.field === 'borders'" class="wrong" role="alert">{{ wrong.words }}</p>
         </section>
 
+        <TopLooks :top="top" :version="shown.version" :places="shown.picture.places.filter((one) => one.block !== null).length" />
         <TopJoins :top="top" :plan="plan" :units="fields.units" />
         <TopSizes :top="top" :version="shown.version" :units="fields.units" :place="place" />
         <TopWork :top="top" :version="shown.version" :units="fields.units" :fabrics="fabrics" />

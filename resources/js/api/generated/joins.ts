@@ -13,11 +13,21 @@ export interface JoinsFile {
   format: 'keen-seam/joins'
   version: 1
   take_up: string
+  /**
+   * Of a top with borders: the seams by which they come to it, two alike of each, with the length they are planned for.
+   */
+  borders?: BorderEntry[]
   joins: JoinEntry[]
   block: {
     unfinished: Pair
     expected: Pair
   }
+}
+export interface BorderEntry {
+  border: number
+  sides: 'left and right' | 'top and bottom'
+  times: number
+  finished: string
 }
 export interface JoinEntry {
   id: number

@@ -466,6 +466,10 @@ export interface TopSizesShown {
 }
 export interface TopJoinsShown {
   state: 'done' | 'working'
+  borders: {
+    title: string
+    finished: string
+  }[]
   joins: {
     id: number
     title: string
@@ -487,6 +491,11 @@ export interface JunctionShown {
   peak: number
   /** Plies in 64 directions round the junction, clockwise from the right. */
   plies: number[]
+}
+export interface TopLooksShown {
+  hands: string[]
+  /** Places whose block could lie otherwise without the edge that is sewn telling it. */
+  twice: TopPlaceNamed[]
 }
 export interface TopRulerShown {
   state: 'done' | 'working'
