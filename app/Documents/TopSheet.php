@@ -14,6 +14,7 @@ use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\Lattice;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Layout\OddOnesOut;
+use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Making\TopBorders;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Measure\Surd;
@@ -54,7 +55,7 @@ final readonly class TopSheet
             'picture' => self::picture($face),
             'odd' => self::odd($face),
             'fields' => self::fields($top),
-            'sewing' => ['order' => $kept->order->value, 'sashes' => $kept->sashes->value, 'chain' => $kept->chain->value, 'orders' => self::orders($top)],
+            'sewing' => ['order' => $kept->order->value, 'sashes' => $kept->sashes->value, 'chain' => $kept->chain->value, 'preference' => $kept->preference->value, 'preferences' => array_map(static fn (Preference $one): array => ['preference' => $one->value, 'words' => $one->words()], Preference::cases()), 'orders' => self::orders($top)],
             'holds' => self::holds($kept, $top),
             'sizes' => self::sizes($top),
         ];

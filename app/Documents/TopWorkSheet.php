@@ -15,7 +15,9 @@ use KeenSeam\Core\Layout\Impostors;
 use KeenSeam\Core\Making\Cut;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Making\MadeUnit;
 use KeenSeam\Core\Making\Packing;
+use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\Top;
@@ -26,16 +28,17 @@ use KeenSeam\Core\Top\TopPlace;
 final class TopWorkSheet
 {
     /** @return array<string, mixed> */
-    public static function cutting(TopConstruction $placed): array
+    public static function cutting(TopConstruction $placed, Preference $preference): array
     {
         $top = $placed->top->top;
-        $plan = CuttingPlan::of($placed->construction, new CutQuestion(), $top);
+        $plan = CuttingPlan::of($placed->construction, new CutQuestion(preference: $preference), $top);
         $names = [];
         foreach ($plan->units as $made) {
             $names[$made->unit->label] = $made->unit->plural;
         }
 
         return [
+            'ways' => array_values(array_map(static fn (MadeUnit $made): array => ['words' => sprintf('%d %s, %s', $made->unit->need + $made->unit->mirrored, $made->unit->plural, $made->way->words), 'spare' => $made->spare()], array_filter($plan->units, static fn (MadeUnit $made): bool => $made->way->key !== 'from-units'))),
             'cuts' => array_map(static fn (Cut $cut): array => [
                 'fabric' => $cut->fabric,
                 'stack' => $cut->letter,
@@ -84,9 +87,9 @@ final class TopWorkSheet
     }
 
     /** @return list<array{title: string, text: string}> blocks first, then the top, then its borders */
-    public static function steps(TopPlan $plan, Top $top, Chain $chain): array
+    public static function steps(TopPlan $plan, Top $top, Chain $chain, Preference $preference): array
     {
-        $steps = [...WorkSteps::of($plan->plan, new CutQuestion(), $chain, $plan->sewn->construction), ...BorderSteps::of($top)];
+        $steps = [...WorkSteps::of($plan->plan, new CutQuestion(preference: $preference), $chain, $plan->sewn->construction), ...BorderSteps::of($top)];
 
         return array_map(static fn (Step $step): array => ['title' => $step->title, 'text' => $step->text], $steps);
     }

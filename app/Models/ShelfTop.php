@@ -11,27 +11,29 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\SashesSewn;
 use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\Guide\Chain;
+use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Top\TopFileWriter;
 
 /**
  * A top on the quilter's shelf.
  *
- * @phpstan-type Held array{from: string, document: string, order: string, sashes: string, chain: string, pressed: array<string, list<string>>}
+ * @phpstan-type Held array{from: string, document: string, order: string, sashes: string, chain: string, preference: string, pressed: array<string, list<string>>}
  * @phpstan-type Holds array{places: list<string>, piles: array<string, array<string, list<string>>>, seams: array<string, list<string>>}
  * @phpstan-type Work array{held: Held|null, times: array<string, int>, deeds: list<array{string, int}>}
  *
  * @property int                                          $id
  * @property string                                       $name
- * @property string                                       $document the top file's text, its blocks in it
- * @property array<string, array{id: int, sum: string}>   $blocks   block of the shelf that each of its blocks was taken from, and as it was then, by key
- * @property list<array{words: string, document: string}> $earlier  what it was before its last changes, the latest last
- * @property Order                                        $order    in which its parts are sewn together
- * @property SashesSewn                                   $sashes   when its sashes are
- * @property Chain                                        $chain    how its rows go through the machine
- * @property Holds                                        $holds    what the planner has to leave as it is
- * @property Work                                         $work     the plan that is held since the work began, how often each step was done, and what was done last
- * @property int                                          $version  grows with every save; a save that does not know the newest one is refused
+ * @property string                                       $document   the top file's text, its blocks in it
+ * @property array<string, array{id: int, sum: string}>   $blocks     block of the shelf that each of its blocks was taken from, and as it was then, by key
+ * @property list<array{words: string, document: string}> $earlier    what it was before its last changes, the latest last
+ * @property Order                                        $order      in which its parts are sewn together
+ * @property SashesSewn                                   $sashes     when its sashes are
+ * @property Chain                                        $chain      how its rows go through the machine
+ * @property Holds                                        $holds      what the planner has to leave as it is
+ * @property Work                                         $work       the plan that is held since the work began, how often each step was done, and what was done last
+ * @property Preference                                   $preference how ways to make its units are weighed
+ * @property int                                          $version    grows with every save; a save that does not know the newest one is refused
  */
 final class ShelfTop extends Model
 {
@@ -42,9 +44,9 @@ final class ShelfTop extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['blocks' => 'array', 'earlier' => 'array', 'version' => 'integer', 'order' => Order::class, 'sashes' => SashesSewn::class, 'chain' => Chain::class, 'work' => 'array', 'holds' => 'array', 'made' => 'array'];
+    protected $casts = ['blocks' => 'array', 'earlier' => 'array', 'version' => 'integer', 'order' => Order::class, 'sashes' => SashesSewn::class, 'chain' => Chain::class, 'preference' => Preference::class, 'work' => 'array', 'holds' => 'array', 'made' => 'array'];
 
-    protected $attributes = ['blocks' => '{}', 'earlier' => '[]', 'version' => 1, 'order' => Order::Rows->value, 'sashes' => SashesSewn::Between->value, 'chain' => Chain::RowByRow->value, 'made' => '{}', 'holds' => '{"places":[],"piles":[],"seams":[]}', 'work' => '{"held":null,"times":{},"deeds":[]}'];
+    protected $attributes = ['blocks' => '{}', 'earlier' => '[]', 'version' => 1, 'order' => Order::Rows->value, 'sashes' => SashesSewn::Between->value, 'chain' => Chain::RowByRow->value, 'preference' => Preference::LeastCloth->value, 'made' => '{}', 'holds' => '{"places":[],"piles":[],"seams":[]}', 'work' => '{"held":null,"times":{},"deeds":[]}'];
 
     public static function textOf(Top $top): string
     {
@@ -96,9 +98,9 @@ final class ShelfTop extends Model
      *
      * @throws ChangedElsewhere
      */
-    public function sewnBy(int $seen, TopOrder $order, Chain $chain): void
+    public function sewnBy(int $seen, TopOrder $order, Chain $chain, Preference $preference): void
     {
-        $this->keep($seen, ['order' => $order->order, 'sashes' => $order->sashes, 'chain' => $chain]);
+        $this->keep($seen, ['order' => $order->order, 'sashes' => $order->sashes, 'chain' => $chain, 'preference' => $preference]);
     }
 
     /**

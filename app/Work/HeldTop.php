@@ -12,6 +12,7 @@ use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\Pressing;
 use KeenSeam\Core\Pressing\PressingPlanner;
@@ -36,7 +37,7 @@ final readonly class HeldTop
      *
      * @throws WorkNotPossible when there are seams of which it says nothing
      */
-    public function __construct(Top $top, TopOrder $order, Chain $chain, array $pressed)
+    public function __construct(Top $top, TopOrder $order, Chain $chain, Preference $preference, array $pressed)
     {
         $this->sewn = TopConstruction::asPlaced(TopFace::of($top), $order);
         $places = SeamPlaces::of($this->sewn->construction);
@@ -46,7 +47,7 @@ final readonly class HeldTop
             return $directions === [] ? throw WorkNotPossible::notPlanned() : $directions;
         }, array_keys($this->sewn->construction->joins));
         $plan = (new PressingPlanner($this->sewn->construction))->price(new Pressing($directions), new PressQuestion(PressStyle::Nest));
-        $this->steps = self::byKey(WorkSteps::of($plan, new CutQuestion(), $chain, $plan->construction), static fn (Step $step): string => $step->at($places)->key());
+        $this->steps = self::byKey(WorkSteps::of($plan, new CutQuestion(preference: $preference), $chain, $plan->construction), static fn (Step $step): string => $step->at($places)->key());
         // Nothing of a border lies in the frame: its steps are told by what they do, and which of them they are.
         $this->borderSteps = self::byKey(BorderSteps::of($top), static fn (Step $step): string => 'border-'.$step->do->value);
     }

@@ -66,9 +66,9 @@ final readonly class TopWork
      */
     public function opened(array $held): HeldTop
     {
-        $kept = new ShelfTop(['document' => $held['document'], 'order' => $held['order'], 'sashes' => $held['sashes'], 'chain' => $held['chain']]);
+        $kept = new ShelfTop(['document' => $held['document'], 'order' => $held['order'], 'sashes' => $held['sashes'], 'chain' => $held['chain'], 'preference' => $held['preference']]);
 
-        return new HeldTop($this->reader->readTop($held['document']), $kept->topOrder(), $kept->chain, $held['pressed']);
+        return new HeldTop($this->reader->readTop($held['document']), $kept->topOrder(), $kept->chain, $kept->preference, $held['pressed']);
     }
 
     /**
@@ -78,7 +78,7 @@ final readonly class TopWork
      */
     public static function isChanged(ShelfTop $top, array $held): bool
     {
-        $isSewnAlike = $held['order'] === $top->order->value && $held['sashes'] === $top->sashes->value && $held['chain'] === $top->chain->value;
+        $isSewnAlike = $held['order'] === $top->order->value && $held['sashes'] === $top->sashes->value && $held['chain'] === $top->chain->value && $held['preference'] === $top->preference->value;
 
         // Blocks laid as the plan has turned them are the same top.
         return ! $isSewnAlike || ($held['from'] !== hash('xxh128', $top->document) && $held['document'] !== $top->document);
@@ -115,6 +115,7 @@ final readonly class TopWork
             'order' => $top->order->value,
             'sashes' => $top->sashes->value,
             'chain' => $top->chain->value,
+            'preference' => $top->preference->value,
             'pressed' => $pressed,
         ];
     }

@@ -14,6 +14,7 @@ return new class () extends Migration
             $table->string('order')->default('rows');
             $table->string('sashes')->default('between');
             $table->string('chain')->default('row-by-row');
+            $table->string('preference')->default('least-cloth');
             // Places, piles and seams that the planner leaves as they are, by where they lie.
             $table->json('holds')->default('{"places":[],"piles":[],"seams":[]}');
             // Raw sizes of blocks that came out otherwise, by place.
@@ -26,7 +27,7 @@ return new class () extends Migration
     public function down(): void
     {
         Schema::table('shelf_tops', static function (Blueprint $table): void {
-            $table->dropColumn(['order', 'sashes', 'chain', 'holds', 'made', 'work']);
+            $table->dropColumn(['order', 'sashes', 'chain', 'preference', 'holds', 'made', 'work']);
         });
     }
 };

@@ -91,6 +91,16 @@ final class TopWorkTest extends TestCase
         $this->putJson('/api/tops/2/sewing', ['order' => 'rows', 'sashes' => 'first', 'chain' => 'webbed'], self::seen(1))->assertConflict();
     }
 
+    public function test_many_units_are_made_eight_at_a_time_where_that_is_preferred(): void
+    {
+        $this->postJson('/api/tops', Tops::file(['rows' => 4, 'columns' => 4], Tops::PINWHEEL))->assertCreated();
+        self::assertSame([['words' => '64 half-square triangles, two from two squares', 'spare' => 0]], $this->getJson('/api/tops/2/cutting')->assertOk()->json('ways'));
+        $this->putJson('/api/tops/2/sewing', ['order' => 'rows', 'sashes' => 'between', 'chain' => 'row-by-row', 'preference' => 'fewest-cuts'], self::seen(1))->assertOk();
+        self::assertStringContainsString('eight', $this->getJson('/api/tops/2/cutting')->json('ways.0.words'));
+        $steps = $this->told('begin')['steps'];
+        self::assertNotSame([], array_filter($steps, static fn (array $step): bool => str_contains($step['text'], 'eight')));
+    }
+
     private function madeTop(): void
     {
         $this->postJson('/api/tops', Tops::file(['sashes' => ['width' => '1', 'fabric' => 'C', 'cornerstone' => 'B', 'outer' => false], 'borders' => [['width' => '2', 'fabric' => 'A']]], Tops::PINWHEEL))->assertCreated();

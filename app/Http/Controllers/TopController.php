@@ -19,6 +19,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Top\TopFace;
 use KeenSeam\Core\Top\TopNotPossible;
@@ -148,7 +149,7 @@ final readonly class TopController
     /** @throws KeenSeamProblem */
     public function cutting(ShelfTop $top): JsonResponse
     {
-        return new JsonResponse($this->tops->told($top, 'top-cutting', TopWorkSheet::cutting(...)));
+        return new JsonResponse($this->tops->told($top, 'top-cutting-'.$top->preference->value, static fn (TopConstruction $placed): array => TopWorkSheet::cutting($placed, $top->preference)));
     }
 
     /**
@@ -170,7 +171,7 @@ final readonly class TopController
     {
         $plan = $this->tops->plan($top);
 
-        return new JsonResponse(['state' => $plan['plan'] === null ? 'working' : 'done', 'steps' => $plan['plan'] === null ? [] : TopWorkSheet::steps($plan['plan'], $this->tops->top($top), $top->chain)]);
+        return new JsonResponse(['state' => $plan['plan'] === null ? 'working' : 'done', 'steps' => $plan['plan'] === null ? [] : TopWorkSheet::steps($plan['plan'], $this->tops->top($top), $top->chain, $top->preference)]);
     }
 
     public function file(ShelfTop $top): Response

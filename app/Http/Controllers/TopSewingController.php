@@ -25,6 +25,7 @@ use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\Guide\Chain;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\TopFace;
 use KeenSeam\Core\Top\TopPlace;
@@ -49,7 +50,7 @@ final readonly class TopSewingController
         $fields = new EditFields($request->json()->all());
         $order = new TopOrder($fields->choice('order', Order::class), $fields->choice('sashes', SashesSewn::class));
         TopConstruction::asPlaced(TopFace::of($this->tops->top($top)), $order); // what cannot be sewn so is not kept
-        $top->sewnBy(SeenVersion::of($request), $order, $fields->choice('chain', Chain::class));
+        $top->sewnBy(SeenVersion::of($request), $order, $fields->choice('chain', Chain::class), $fields->has('preference') ? $fields->choice('preference', Preference::class) : $top->preference);
 
         return new JsonResponse($this->sheet->of($top));
     }

@@ -149,7 +149,7 @@ export const stepsOfTop = (id: number) => ask<TopStepsShown>('GET', `/tops/${id}
 
 export const orderOfTop = (id: number, order: string, sashes: string) => ask<TopOrderShown>('GET', `/tops/${id}/order?order=${order}&sashes=${sashes}`)
 
-export const sewTopBy = (id: number, version: number, sewing: { order: string; sashes: string; chain: string }) => ask<TopShown>('PUT', `/tops/${id}/sewing`, { version, json: sewing })
+export const sewTopBy = (id: number, version: number, sewing: { order: string; sashes: string; chain: string; preference?: string }) => ask<TopShown>('PUT', `/tops/${id}/sewing`, { version, json: sewing })
 
 /** What of a top the planner leaves as it is, or that it is free again. */
 export type TopHoldAsked = { what: 'place'; row: string; column: string; hold: boolean } | { what: 'pile'; pile: string; hold: boolean } | { what: 'seam-of-pile'; pile: string; join: number } | { what: 'seam'; join: number }

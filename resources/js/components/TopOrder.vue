@@ -19,7 +19,7 @@ function failed(error: unknown): null {
   return null
 }
 
-async function choose(what: { order?: string; sashes?: string; chain?: string }) {
+async function choose(what: { order?: string; sashes?: string; chain?: string; preference?: string }) {
   const { order, sashes, chain } = props.top.sewing
   try {
     emit('changed', await api.sewTopBy(props.top.id, props.top.version, { order, sashes, chain, ...what }))
@@ -57,6 +57,11 @@ watch(
       <ElSelect :model-value="top.sewing.chain" aria-label="How the rows go through the machine" @update:model-value="choose({ chain: $event })">
         <ElOption value="row-by-row" label="row by row" />
         <ElOption value="webbed" label="webbed, all rows on one thread" />
+      </ElSelect>
+    </label>
+    <label class="line">Units made by
+      <ElSelect :model-value="top.sewing.preference" aria-label="How ways to make the units are weighed" @update:model-value="choose({ preference: $event })">
+        <ElOption v-for="one in top.sewing.preferences" :key="one.preference" :value="one.preference" :label="one.words" />
       </ElSelect>
     </label>
     <p v-if="brings" class="soft" role="status">

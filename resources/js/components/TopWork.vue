@@ -51,6 +51,10 @@ const colour = (key: string) => props.fabrics.find((fabric) => fabric.key === ke
     <details @toggle="open('cutting', $event)">
       <summary>Cloth and cutting</summary>
       <template v-if="cutting">
+        <h3>Made for all blocks together</h3>
+        <ul>
+          <li v-for="way in cutting.ways" :key="way.words">{{ way.words }}<template v-if="way.spare > 0">; {{ way.spare }} left over</template></li>
+        </ul>
         <h3>To buy, for everything together</h3>
         <ul class="cloth">
           <li v-for="one in cutting.cloth" :key="one.fabric"><i :style="{ background: colour(one.fabric) }" /> {{ name(one.fabric) }}: <FractionText :text="one.length" /> {{ units }} of cloth <FractionText :text="one.width" /> {{ units }} wide</li>

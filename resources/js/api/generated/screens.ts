@@ -250,6 +250,11 @@ export interface TopShown {
     seams: string[]
   }
   sewing: {
+    preference: string
+    preferences: {
+      preference: string
+      words: string
+    }[]
     order: string
     sashes: 'between' | 'first'
     chain: 'row-by-row' | 'webbed' | 'twos'
@@ -399,6 +404,11 @@ export interface CrossingShown {
   kind: Nesting
 }
 export interface TopCuttingShown {
+  /** How the units are made, all blocks together. */
+  ways: {
+    words: string
+    spare: number
+  }[]
   cuts: {
     fabric: string
     stack: string
