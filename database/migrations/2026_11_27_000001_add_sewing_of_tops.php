@@ -20,7 +20,7 @@ return new class () extends Migration
             // Raw sizes of blocks that came out otherwise, by place.
             $table->json('made')->default('{}');
             // The plan that is held since the work began, by where seams lie, and how often each step was done.
-            $table->json('work')->nullable();
+            $table->json('work')->default('{"held":null,"times":{},"deeds":[]}');
         });
     }
 
