@@ -108,7 +108,7 @@ final class SharedSearch
         }, $this->factors);
         $variables = array_keys($shared);
         $ofShared = array_map(fn (int $variable): int => $this->domains[$variable], $variables);
-        [$buckets, $bound] = (new Elimination($ofShared, Factor::together($relaxed)))->bucketsOf(array_intersect_key($numbers, $outer) === [] ? [] : array_flip(array_intersect_key($numbers, $outer)), self::GUIDE_TABLE);
+        [$buckets, $bound] = (new Elimination($ofShared, Factor::together($relaxed)))->bucketsOf(array_flip(array_intersect_key($numbers, $outer)), self::GUIDE_TABLE);
         $named = static fn (Factor $factor): Factor => new Factor(array_map(static fn (int $number): int => $variables[$number], $factor->scope), $factor->high, $factor->low);
         foreach (array_reverse($buckets) as [$number, $factors, $messages]) {
             $this->buckets[] = [$variables[$number], array_map($named, $factors), array_map($named, $messages)];

@@ -59,6 +59,38 @@ final class BlocksAsMadeTest extends TestCase
         self::assertEqualsWithDelta(1 / 8, $blocks->swapped($swaps)->differences(), 1e-9);
     }
 
+    /** @return iterable<string, array{array<string, mixed>, string, int, float}> over, place, the side that is 1/8 in larger, and what that differs by */
+    public static function edges(): iterable
+    {
+        yield 'straight, its width meets the one below' => [[], '2,2', 0, 1 / 8];
+        yield 'straight, its height meets the one beside it' => [[], '2,2', 1, 1 / 8];
+        yield 'straight, the last one meets the one above' => [[], '4,4', 0, 1 / 8];
+        $onPoint = ['setting' => 'on-point', 'sides' => ['fabric' => 'C']];
+        yield 'on point, the one between meets two along one edge' => [$onPoint, '3,3', 0, 2 / 8];
+        yield 'on point, and two along the other' => [$onPoint, '3,3', 1, 2 / 8];
+        yield 'on point, the upper left one meets none up there' => [$onPoint, '2,2', 0, 0.0];
+        yield 'on point, it meets the one between' => [$onPoint, '2,2', 1, 1 / 8];
+        yield 'on point, the lower left one meets it along the other edge' => [$onPoint, '4,2', 0, 1 / 8];
+    }
+
+    /** @param array<string, mixed> $over */
+    #[DataProvider('edges')]
+    public function test_blocks_meet_along_the_edge_they_share(array $over, string $place, int $side, float $differences): void
+    {
+        $top = TopConstruction::of(Tops::face(Tops::file($over, Tops::PINWHEEL)));
+        $size = [Fraction::of(13, 2), Fraction::of(13, 2)];
+        $size[$side] = Fraction::of(53, 8);
+        self::assertEqualsWithDelta($differences, (new BlocksAsMade($top->top->top, $top->copies, [$place => [$size[0], $size[1]]]))->differences(), 1e-9);
+    }
+
+    public function test_a_block_that_goes_to_a_place_turned_by_a_quarter_is_turned(): void
+    {
+        $top = TopConstruction::of(Tops::face(Tops::file(['rows' => 1, 'places' => [['row' => 1, 'column' => 1, 'block' => 'one', 'turn' => 90]]], Tops::PINWHEEL)));
+        $blocks = new BlocksAsMade($top->top->top, $top->copies, ['2,2' => [Fraction::of(51, 8), Fraction::of(13, 2)]]);
+        self::assertEqualsWithDelta(0.0, $blocks->differences(), 1e-9);
+        self::assertEqualsWithDelta(1 / 8, $blocks->swapped([['2,2', '2,4']])->differences(), 1e-9, 'what was across is now down');
+    }
+
     /** Two thirty-seconds are left, an eighth is eased, and more puckers: common practice, no published source. */
     public function test_each_way_is_told_with_what_it_does_to_the_points(): void
     {

@@ -106,6 +106,27 @@ final class SearchTest extends TestCase
         }
     }
 
+    public function test_with_many_shared_it_goes_on_from_the_start_it_is_given(): void
+    {
+        $random = new Randomizer(new Mt19937(3));
+        $domains = array_fill(0, 50, 2);
+        $factors = array_map(static fn (int $variable): Factor => new Factor([$variable, $variable + 1], array_map(static fn (): int => $random->getInt(0, 9), range(1, 4)), [0, 0, 0, 0]), range(0, 48));
+        $best = (new Elimination($domains, $factors))->solve(1 << 8, static fn (): bool => false) ?? self::fail('It ran to its end.');
+        $asked = 0;
+        $start = static function () use (&$asked, $best): array {
+            ++$asked;
+
+            return $best->values;
+        };
+        $found = SharedSearch::best($domains, $factors, self::everyOther($domains), self::zeros($domains), $start, static fn (): bool => true);
+        self::assertSame([1, $best->values], [$asked, $found->values]);
+        self::assertLessThanOrEqual([$best->boundHigh, $best->boundLow], [$found->boundHigh, $found->boundLow]);
+        // A worse one is not taken; and none is as good as the first.
+        foreach ([static fn (): array => self::zeros($domains), static fn (): ?array => null] as $other) {
+            self::assertSame($best->values, SharedSearch::best($domains, $factors, self::everyOther($domains), $best->values, $other, static fn (): bool => true)->values);
+        }
+    }
+
     /**
      * @param list<int>           $domains
      * @param list<Factor>        $factors
