@@ -22,15 +22,18 @@ use KeenSeam\Core\Pressing\TopPlan;
  *
  * @phpstan-import-type Held from ShelfTop
  */
-final readonly class TopWork
+final class TopWork
 {
     /** Deeds that can be taken back. */
     private const MOST_DEEDS = 300;
 
+    /** @var array<string, HeldTop> the one that was opened last, by what is held */
+    private array $opened = [];
+
     public function __construct(
-        private WorkedTops $tops,
-        private BlockFileReader $reader,
-        private KeptParts $parts,
+        private readonly WorkedTops $tops,
+        private readonly BlockFileReader $reader,
+        private readonly KeptParts $parts,
     ) {}
 
     /**
@@ -43,6 +46,7 @@ final readonly class TopWork
         $work = $top->work;
         if ($deed === TopDeed::Begin) {
             $work['held'] = self::held($top, $this->tops->plan($top)['plan'] ?? throw WorkNotPossible::notPlanned());
+            $this->times($work['held']); // so that the first step does not wait for it
         } elseif ($work['held'] === null) {
             throw WorkNotPossible::notPlanned();
         } elseif ($deed === TopDeed::Back) {
@@ -66,9 +70,15 @@ final readonly class TopWork
      */
     public function opened(array $held): HeldTop
     {
+        $name = hash('xxh128', serialize($held));
+        if (isset($this->opened[$name])) {
+            return $this->opened[$name];
+        }
         $kept = new ShelfTop(['document' => $held['document'], 'order' => $held['order'], 'sashes' => $held['sashes'], 'chain' => $held['chain'], 'preference' => $held['preference']]);
 
-        return new HeldTop($this->reader->readTop($held['document']), $kept->topOrder(), $kept->chain, $kept->preference, $held['pressed']);
+        $this->opened = [$name => new HeldTop($this->reader->readTop($held['document']), $kept->topOrder(), $kept->chain, $kept->preference, $held['pressed'])];
+
+        return $this->opened[$name];
     }
 
     /**

@@ -46,6 +46,8 @@ final class TopPlannerTest extends TestCase
         }
         yield 'four-patch, every way' => [self::FOUR_PATCH, $ways];
         // Of the 64 ways of pinwheels (all were tried once) the one that is best, and some that are near it.
+        // Laid as the best lies; the laying in which all stand alike was tried once, too, and is worse.
+        yield 'nine-patch' => [self::NINE_PATCH, [[0, 90, 90, 0]]];
         yield 'pinwheel' => [Tops::PINWHEEL, [[0, 0, 0, 0], [0, 90, 180, 0], [0, 90, 90, 0], [0, 180, 180, 0], [90, 0, 0, 90]]];
     }
 
