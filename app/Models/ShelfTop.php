@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Exceptions\ChangedElsewhere;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Facades\DB;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\SashesSewn;
 use KeenSeam\Core\Assembly\TopOrder;
@@ -20,7 +21,7 @@ use KeenSeam\Core\Top\TopFileWriter;
  *
  * @phpstan-type Held array{from: string, document: string, order: string, sashes: string, chain: string, preference: string, pressed: array<string, list<string>>}
  * @phpstan-type Holds array{places: list<string>, piles: array<string, array<string, list<string>>>, seams: array<string, list<string>>}
- * @phpstan-type Work array{held: Held|null, times: array<string, int>, deeds: list<array{string, int}>}
+ * @phpstan-type Sewn array{held: Held|null, times: array<string, int>, deeds: list<array{string, int}>}
  *
  * @property int                                          $id
  * @property string                                       $name
@@ -116,13 +117,16 @@ final class ShelfTop extends Model
     /** @param array{string, string}|null $size null when it is as planned */
     public function cameOut(string $place, ?array $size): void
     {
-        $made = $this->made;
-        unset($made[$place]);
-        $this->made = $size === null ? $made : [$place => $size] + $made;
-        $this->save();
+        DB::transaction(function () use ($place, $size): void {
+            // Another window may have told of another block since the top was read.
+            $made = $this->refresh()->made;
+            unset($made[$place]);
+            $this->made = $size === null ? $made : [$place => $size] + $made;
+            $this->save();
+        });
     }
 
-    /** @param Work $work */
+    /** @param Sewn $work */
     public function keepWork(array $work): void
     {
         $this->work = $work;

@@ -9,6 +9,8 @@ use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Layout\Spot;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
+use KeenSeam\Core\Top\Top;
+use KeenSeam\Core\Top\TopPlace;
 
 /** The fields of one change as it was sent, read one by one. */
 final readonly class EditFields
@@ -68,6 +70,23 @@ final readonly class EditFields
             (is_int($turn) ? Turn::tryFrom($turn) : null) ?? throw EditNotReadable::field('turn', 'quarter turn: 0, 90, 180 or 270'),
             ($this->values['mirrored'] ?? false) === true,
         );
+    }
+
+    /**
+     * A place of a top, told by its row and column as its file does.
+     *
+     * @throws EditNotReadable when the top has none there
+     */
+    public function placeOf(Top $top): TopPlace
+    {
+        $asked = TopPlace::doubled($this->text('row')).','.TopPlace::doubled($this->text('column'));
+        foreach ($top->places as $place) {
+            if ($place->key() === $asked) {
+                return $place;
+            }
+        }
+
+        throw EditNotReadable::field('row', 'place of the top');
     }
 
     public function length(string $field, LengthUnit $unit): Length

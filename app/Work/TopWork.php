@@ -8,6 +8,7 @@ use App\BlockFiles\BlockFileReader;
 use App\Models\ShelfTop;
 use App\Workings\KeptParts;
 use App\Workings\WorkedTops;
+use Illuminate\Support\Facades\DB;
 use KeenSeam\Core\Assembly\SeamPlaces;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\KeenSeamProblem;
@@ -21,6 +22,7 @@ use KeenSeam\Core\Pressing\TopPlan;
  * where seams lie, never by their numbers.
  *
  * @phpstan-import-type Held from ShelfTop
+ * @phpstan-import-type Sewn from ShelfTop
  */
 final class TopWork
 {
@@ -43,24 +45,42 @@ final class TopWork
      */
     public function tell(ShelfTop $top, TopDeed $deed, string $key): void
     {
-        $work = $top->work;
-        if ($deed === TopDeed::Begin) {
-            $work['held'] = self::held($top, $this->tops->plan($top)['plan'] ?? throw WorkNotPossible::notPlanned());
-            $this->times($work['held']); // so that the first step does not wait for it
-        } elseif ($work['held'] === null) {
-            throw WorkNotPossible::notPlanned();
-        } elseif ($deed === TopDeed::Back) {
-            $last = array_pop($work['deeds']);
-            $work['times'] = $last === null ? $work['times'] : [$last[0] => $last[1]] + $work['times'];
-        } else {
-            $times = $this->times($work['held'])[$key] ?? throw WorkNotPossible::noSuchStep();
-            $before = $work['times'][$key] ?? 0;
-            $work['times'][$key] = $deed === TopDeed::One ? min($times, $before + 1) : $times;
-            if ($work['times'][$key] !== $before) {
-                $work['deeds'] = array_slice([...$work['deeds'], [$key, $before]], -self::MOST_DEEDS);
-            }
+        $begun = $deed === TopDeed::Begin ? self::held($top, $this->tops->plan($top)['plan'] ?? throw WorkNotPossible::notPlanned()) : null;
+        $held = $begun ?? $top->work['held'] ?? throw WorkNotPossible::notPlanned();
+        $times = $this->times($held); // for a beginning, too, so that the first step does not wait for it
+        if (in_array($deed, [TopDeed::One, TopDeed::Done], true) && ! isset($times[$key])) {
+            throw WorkNotPossible::noSuchStep();
         }
-        $top->keepWork($work);
+        // Another window may have told something since the top was read.
+        $top->work = DB::transaction(static function () use ($top, $deed, $key, $begun, $times): array {
+            $work = self::after($top->refresh()->work, $deed, $key, $begun, $times[$key] ?? 0);
+            $top->keepWork($work);
+
+            return $work;
+        });
+    }
+
+    /**
+     * @param Sewn      $work
+     * @param Held|null $begun
+     * @param int       $most  how often the step is done
+     *
+     * @return Sewn
+     */
+    private static function after(array $work, TopDeed $deed, string $key, ?array $begun, int $most): array
+    {
+        if ($begun !== null) {
+            return ['held' => $begun] + $work;
+        }
+        if ($deed === TopDeed::Back) {
+            $last = array_pop($work['deeds']);
+
+            return $last === null ? $work : ['times' => [$last[0] => $last[1]] + $work['times']] + $work;
+        }
+        $before = $work['times'][$key] ?? 0;
+        $now = $deed === TopDeed::One ? min($most, $before + 1) : $most;
+
+        return $now === $before ? $work : ['times' => [$key => $now] + $work['times'], 'deeds' => array_slice([...$work['deeds'], [$key, $before]], -self::MOST_DEEDS)] + $work;
     }
 
     /**

@@ -16,6 +16,8 @@ final class TopHoldTest extends TestCase
         self::assertSame([$plan['seamPlaces'][0]], $held['holds']['seams']);
         $after = $this->planned(false);
         self::assertSame(array_map(self::other(...), $seam['press']), $after['seams'][0]['press']);
+        self::assertContains('With what you hold, no other way to turn and press them is better.', $after['sentences']);
+        self::assertContains('No other way to turn and press them is better.', $plan['sentences']);
         self::assertSame([], $this->hold(2, ['what' => 'seam', 'join' => $seam['id']])['holds']['seams']);
         self::assertSame($plan['seams'], $this->planned(false)['seams']);
     }
@@ -76,6 +78,7 @@ final class TopHoldTest extends TestCase
             $this->putJson('/api/tops/2/holds', $asked, self::seen(1))->assertNotFound();
         }
         $this->putJson('/api/tops/2/holds', ['what' => 'cloth'], self::seen(1))->assertUnprocessable();
+        $this->putJson('/api/tops/2/holds', ['what' => 'place', 'row' => '3', 'column' => 'x', 'hold' => true], self::seen(1))->assertUnprocessable();
         $this->putJson('/api/tops/2/holds', ['what' => 'seam', 'join' => $this->planned(false)['seams'][0]['id']], self::seen(7))->assertConflict();
         self::assertSame(['places' => [], 'piles' => [], 'seams' => []], $this->getJson('/api/tops/2')->json('holds'));
     }

@@ -77,6 +77,7 @@ final class TopSizesTest extends TestCase
     {
         $this->putJson('/api/tops/1/sizes', ['row' => '1', 'column' => '1', 'along' => '9', 'beside' => ''])->assertUnprocessable()->assertJson(['message' => 'This should measure about 12 1/2 in; "9" is not likely. Measure again.']);
         $this->putJson('/api/tops/1/sizes', ['row' => '1', 'column' => '1', 'along' => 'wide', 'beside' => ''])->assertUnprocessable();
+        $this->putJson('/api/tops/1/sizes', ['row' => '1', 'column' => '9', 'along' => '12 3/8', 'beside' => ''])->assertUnprocessable();
         self::assertSame([], $this->getJson('/api/tops/1/sizes')->json('made'));
     }
 

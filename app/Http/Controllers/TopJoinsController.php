@@ -14,7 +14,6 @@ use Illuminate\Http\Request;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Matching\MeasuredNotLikely;
 use KeenSeam\Core\Measure\Length;
-use KeenSeam\Core\Top\TopPlace;
 
 /** What must meet in a top: the rulers of its joins, and its blocks as they came out. */
 final readonly class TopJoinsController
@@ -52,8 +51,8 @@ final readonly class TopJoinsController
     public function update(Request $request, ShelfTop $top): JsonResponse
     {
         $fields = new EditFields($request->json()->all());
-        $place = TopPlace::doubled($fields->text('row')).','.TopPlace::doubled($fields->text('column'));
         $read = $this->tops->top($top);
+        $place = $fields->placeOf($read)->key();
         $block = $read->firstDesign()->block;
         $size = [];
         foreach (['along' => $block->finishedWidth, 'beside' => $block->finishedHeight] as $side => $finished) {

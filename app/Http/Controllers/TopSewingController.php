@@ -28,7 +28,6 @@ use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\TopFace;
-use KeenSeam\Core\Top\TopPlace;
 
 /** How a top is sewn together: its order, and the work at the machine. */
 final readonly class TopSewingController
@@ -83,7 +82,7 @@ final readonly class TopSewingController
         $plan = fn (): TopPlan => $this->tops->plan($top)['plan'] ?? throw WorkNotPossible::notPlanned();
         $isHeld = $request->json('hold') !== false;
         $top->holding(SeenVersion::of($request), match ($fields->choice('what', TopHold::class)) {
-            TopHold::Place => $held->withPlace(TopPlace::doubled($fields->text('row')).','.TopPlace::doubled($fields->text('column')), $isHeld),
+            TopHold::Place => $held->withPlace($fields->placeOf($this->tops->top($top))->key(), $isHeld),
             TopHold::Pile => $held->withPile($plan(), $fields->text('pile'), $isHeld),
             TopHold::SeamOfPile => $held->withSeamOfPile($plan(), $fields->text('pile'), $fields->number('join')),
             TopHold::Seam => $held->withSeam($plan(), $fields->number('join')),
