@@ -31,8 +31,9 @@ use KeenSeam\Core\Top\TopFileWriter;
  * @property Order                                        $order      in which its parts are sewn together
  * @property SashesSewn                                   $sashes     when its sashes are
  * @property Chain                                        $chain      how its rows go through the machine
+ * @property array<string, array{string, string}>         $made       raw sizes of blocks that came out otherwise, along their upper edge and beside it, by key of the place
  * @property Holds                                        $holds      what the planner has to leave as it is
- * @property Work                                         $work       the plan that is held since the work began, how often each step was done, and what was done last
+ * @property Sewn                                         $work       the plan that is held since the work began, how often each step was done, and what was done last
  * @property Preference                                   $preference how ways to make its units are weighed
  * @property int                                          $version    grows with every save; a save that does not know the newest one is refused
  */

@@ -52,12 +52,7 @@ final class TopWork
             throw WorkNotPossible::noSuchStep();
         }
         // Another window may have told something since the top was read.
-        $top->work = DB::transaction(static function () use ($top, $deed, $key, $begun, $times): array {
-            $work = self::after($top->refresh()->work, $deed, $key, $begun, $times[$key] ?? 0);
-            $top->keepWork($work);
-
-            return $work;
-        });
+        DB::transaction(static fn () => $top->keepWork(self::after($top->refresh()->work, $deed, $key, $begun, $times[$key] ?? 0)));
     }
 
     /**
