@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
 final class TopTest extends BrowserTestCase
@@ -36,6 +37,13 @@ final class TopTest extends BrowserTestCase
         $this->clickOn('.pile [data-stretch] .reach');
         $this->waitUntil(fn (): bool => str_contains(implode('', $this->texts('.pile')), 'Let the held seam free'), 'the seam of the pile was not held');
         $this->look('top-held');
+        // By keys: one seam is reached by Tab, the others by arrows.
+        self::assertSame(['0'], array_values(array_unique(array_map(static fn ($one): string => (string) $one->getDomProperty('tabIndex'), $this->browser->findElements(WebDriverBy::cssSelector('.top-back [tabindex="0"]'))))));
+        $this->browser->executeScript('document.querySelector(".top-back [tabindex=\'0\']").focus()');
+        $this->press(WebDriverKeys::ARROW_RIGHT);
+        $before = $this->browser->executeScript('return document.activeElement.getAttribute("aria-pressed") + document.activeElement.dataset.join');
+        $this->press(WebDriverKeys::ENTER);
+        $this->waitUntil(fn (): bool => $this->browser->executeScript('return [...document.querySelectorAll(".top-back .live")].some((one) => one.getAttribute("aria-pressed") + one.dataset.join === arguments[0])', [str_replace('false', 'true', (string) $before)]) === true, "the seam $before was not held by its key");
         $this->clickText('summary', 'The long joins, with their rulers');
         $this->waitUntil(fn (): bool => count($this->texts('.top-joins .seam-ruler')) === 1, 'there is no ruler');
         $this->look('top-joins');

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue'
+import { computed, ref, useId } from 'vue'
 import type { JoinShown, TopPlanShown } from '@/api/types'
 import { allowance, mixed, wrongSide } from './colour'
 import { middle, pointsText, pressAngle, stretches, type Stretch } from './geometry'
@@ -98,6 +98,17 @@ const crossings = computed(() => {
     return { ...crossing, number }
   })
 })
+/** One of the long seams is in the way of the Tab key; the arrow keys go on from it. */
+const focused = ref(0)
+const drawn = ref<SVGGElement[]>([])
+function press(event: KeyboardEvent, join: number) {
+  const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key]
+  if (by !== undefined) drawn.value[(focused.value + by + seams.value.length) % seams.value.length]?.focus()
+  else if (event.key === 'Enter' || event.key === ' ') emit('flip', join)
+  else if (event.key === 'l') emit('look', join, 0)
+  else return
+  event.preventDefault()
+}
 const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.width} 0)`)
 </script>
 
@@ -113,7 +124,7 @@ const frame = computed(() => `matrix(-1 0 0 1 ${2 * box.value.left + box.value.w
       <g :transform="matrixText(hangingMatrix(picture.isOnPoint))">
         <polygon v-for="(piece, number) in plain" :key="number" :points="pointsText(piece.points as [number, number][])" :fill="wrongSide(colour(piece.fabric))" :stroke="wrongSide(colour(piece.fabric))" :stroke-width="hair" />
         <use v-for="one in laid" :key="one.key" :href="one.href" :transform="one.matrix" />
-        <g v-for="seam in seams" :key="seam.key" class="live" :class="{ held: isHeld.has(seam.join.id) }" :data-join="seam.join.id" role="button" tabindex="0" :aria-label="seam.title" :aria-pressed="isHeld.has(seam.join.id)" @click="emit('flip', seam.join.id)" @keydown.enter.space.prevent="emit('flip', seam.join.id)">
+        <g v-for="(seam, number) in seams" :key="seam.key" ref="drawn" class="live" :class="{ held: isHeld.has(seam.join.id) }" :data-join="seam.join.id" role="button" :tabindex="number === focused ? 0 : -1" :aria-label="seam.title" :aria-pressed="isHeld.has(seam.join.id)" @click="emit('flip', seam.join.id)" @focus="focused = number" @keydown="press($event, seam.join.id)">
           <title>{{ seam.title }}</title>
           <polygon class="strip" :points="seam.points" :stroke-width="hair" />
           <line class="seam" :x1="seam.from[0]" :y1="seam.from[1]" :x2="seam.to[0]" :y2="seam.to[1]" :stroke-width="hair * 2.5" />

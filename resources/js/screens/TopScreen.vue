@@ -234,7 +234,7 @@ function press(event: KeyboardEvent) {
           </ElRadioGroup>
           <span v-if="shownSide === 'back'" class="soft">as it is pressed and turned by the plan; {{ stacked === 0 ? 'all crossings along the long seams nest' : `${stacked} ${stacked === 1 ? 'crossing does' : 'crossings do'} not nest, marked` }}. Touch a long seam to hold it the other way, a crossing to look at it from near.</span>
         </div>
-        <div v-if="plan && shownSide === 'back'" class="board"><TopBack :plan="plan" :held="shown.holds.seams" :label="`${shown.name} from the back, with where the allowances lie`" @flip="hold({ what: 'seam', join: $event })" @look="lookNear" /></div>
+        <div v-if="plan && shownSide === 'back'" class="board"><TopBack :plan="plan" :held="shown.holds.seams" :label="`${shown.name} from the back, with where the allowances lie: arrow keys go from seam to seam, Enter holds one the other way, l looks at its first crossing`" @flip="hold({ what: 'seam', join: $event })" @look="lookNear" /></div>
         <div v-else class="board" tabindex="0" role="application" :aria-label="`Places of ${shown.name}: arrow keys choose one, t turns it, m mirrors it`" aria-describedby="chosen-place" @keydown="press">
           <TopFace :picture="shown.picture" :label="`${shown.name} as it hangs`" :turned="turned" :chosen="chosen" @choose="chosen = key($event)" />
         </div>
