@@ -8,6 +8,7 @@ use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\BlocksAsMade;
 use KeenSeam\Core\Matching\Tolerance;
 use KeenSeam\Core\Measure\Grain;
+use KeenSeam\Core\Top\Setting;
 use KeenSeam\Core\Top\Top;
 
 /** What can be done about blocks that came out at other sizes, and what each way does to the points; in sentences. */
@@ -44,7 +45,8 @@ final readonly class SizeWords
         $points = $half <= Tolerance::usual($this->top->unit)->leave + 1e-9
             ? 'points at their edges lose nothing that is seen'
             : sprintf('points at the edges of the largest lose up to %s in the next seam', $this->amount($half));
-        $short = $this->blocks->shortBy();
+        // On point the blocks lie across: a row is as long as their diagonals.
+        $short = $this->blocks->shortBy() * ($this->top->setting === Setting::OnPoint ? M_SQRT2 : 1.0);
 
         return sprintf(
             'Square all to the smallest: up to %s comes off, half of it on each side; %s%s.',

@@ -104,6 +104,9 @@ final class BlocksAsMadeTest extends TestCase
         $sashes = ['sashes' => ['width' => '1', 'fabric' => 'C']];
         self::assertSame('Easing is not enough: somewhere two differ by 1/4 in, and more than 1/8 in puckers.', $words('6 1/4', $sashes)[0]);
         self::assertStringStartsWith('Cut the sashes to suit: beside a smaller block as much wider as it is smaller, up to 1/4 in;', $words('6 1/4', $sashes)[2]);
+        // On point by the diagonal: two blocks of 6 in, 1/8 in too small, lose 0.35 in of their 17 in, and one row half of that.
+        $onPoint = ['rows' => 1, 'setting' => 'on-point', 'sides' => ['fabric' => 'C']];
+        self::assertStringEndsWith('and the top becomes 11/32 in narrower and 3/16 in shorter.', $words('6 3/8', $onPoint)[1]);
         // Too large is no shorter.
         self::assertStringEndsWith('half of it on each side; points at their edges lose nothing that is seen.', $words('6 9/16')[1]);
     }
