@@ -180,7 +180,7 @@ final class TopModel
         $slots = [...$own, ...array_merge(...array_map(static fn (array $of): array => array_map(static fn (Join $one): array => [$one->id, $one->segmentAt($match->at)], $of), $ends))];
         $mayFurl = $this->question->allowsFurls();
         $scope = $this->scope($slots, $inside ? $join : null);
-        $kind = $inside || $isStretched ? '' : $this->kindOfMatch($join, $match, $ends, $scope);
+        $kind = $inside ? '' : $this->kindOfMatch($join, $match, $ends, $own, $scope);
         $this->addFactor($scope, function (array $chosen) use ($join, $match, $number, $ends, $isStretched, $inside, $mayFurl, $times): ?Cost {
             [$left, $right] = array_map(fn (array $of): array => $this->ending($of, $match->at, $inside, $chosen), $ends);
             $cost = Cost::ofNesting(Nesting::where($join->seam, $match->at, ...$left, ...$right));
@@ -205,12 +205,16 @@ final class TopModel
      * The same for crossings where seams end alike and are read alike.
      *
      * @param list<non-empty-list<Join>> $ends
+     * @param list<array{int, int}>      $own   the join and its stretches before and after the crossing, where they are decided apart
      * @param list<int>                  $scope
      */
-    private function kindOfMatch(Join $join, Meeting $match, array $ends, array $scope): string
+    private function kindOfMatch(Join $join, Meeting $match, array $ends, array $own, array $scope): string
     {
         $places = array_flip($scope);
         $kind = 'match '.$join->seam->direction()->reduced()->key();
+        foreach ($own as [$id, $segment]) {
+            $kind .= ','.$this->variables->nameBy($id, $segment, $places).' '.$join->leftSide.' '.$match->seamsOfLeft.' '.$match->seamsOfRight;
+        }
         foreach ($ends as $of) {
             $copy = $this->variables->copyOf($of[0]->id);
             $kind .= '/'.($copy === null ? '' : $this->nameOfWays($copy, $places));
