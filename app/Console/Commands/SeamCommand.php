@@ -10,7 +10,9 @@ use Illuminate\Console\Command;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\FilePlan;
+use KeenSeam\Core\Pressing\PressStyle;
 use KeenSeam\Core\Top\Top;
+use KeenSeam\Core\Top\TurnsAllowed;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -97,6 +99,12 @@ abstract class SeamCommand extends Command
         foreach ($sentences as $sentence) {
             $this->errors()->writeln($sentence, OutputInterface::OUTPUT_RAW);
         }
+    }
+
+    /** Seconds for the plan of a top: longer where faces may change, or seams are decided stretch by stretch. */
+    protected function limitOf(Top $top, ?PressStyle $style): float
+    {
+        return $top->turns === TurnsAllowed::Any || in_array($style, [PressStyle::NestFurl, PressStyle::Mixed], true) ? self::TIME_LIMIT : self::TIME_LIMIT_OF_TOP;
     }
 
     /** @return \Closure(): bool true once so many seconds have passed */

@@ -41,7 +41,8 @@ final class SeamJoins extends SeamCommand
 
     protected function answerTop(Top $top): array
     {
-        $worked = new WorkedTop($top, $this->orderOfTopAsked(), $this->pressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP));
+        $asked = $this->pressAsked();
+        $worked = new WorkedTop($top, $this->orderOfTopAsked(), $asked, $this->untilTime($this->limitOf($top, $asked->style)));
         $given = $this->option('take-up');
         $frame = $worked->placed()->construction->face->block;
         $takeUp = is_string($given) ? TakeUp::read($given, $frame) : $frame->seamAllowance->in($frame->unit)->times(Fraction::of(2));

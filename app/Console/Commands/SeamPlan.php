@@ -14,7 +14,6 @@ use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Making\FilePlan;
 use KeenSeam\Core\Pressing\EqualParts;
 use KeenSeam\Core\Top\Top;
-use KeenSeam\Core\Top\TurnsAllowed;
 
 final class SeamPlan extends SeamCommand
 {
@@ -41,7 +40,8 @@ final class SeamPlan extends SeamCommand
 
     protected function answerTop(Top $top): array
     {
-        $worked = new WorkedTop($top, $this->orderOfTopAsked(), $this->pressAsked($this->oneOf('equal-parts', EqualParts::class)), $this->untilTime($this->amount('time-limit') ?? ($top->turns === TurnsAllowed::Any ? self::TIME_LIMIT : self::TIME_LIMIT_OF_TOP)));
+        $asked = $this->pressAsked($this->oneOf('equal-parts', EqualParts::class));
+        $worked = new WorkedTop($top, $this->orderOfTopAsked(), $asked, $this->untilTime($this->amount('time-limit') ?? $this->limitOf($top, $asked->style)));
 
         return TopDocument::of($worked->plan(), $worked->style());
     }

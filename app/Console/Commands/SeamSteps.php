@@ -40,7 +40,8 @@ final class SeamSteps extends SeamCommand
 
     protected function answerTop(Top $top): array
     {
-        $worked = new WorkedTop($top, $this->orderOfTopAsked(), $this->pressAsked(), $this->untilTime(self::TIME_LIMIT_OF_TOP));
+        $asked = $this->pressAsked();
+        $worked = new WorkedTop($top, $this->orderOfTopAsked(), $asked, $this->untilTime($this->limitOf($top, $asked->style)));
         $plan = $worked->plan()->plan;
 
         return StepsDocument::of([...WorkSteps::of($plan, $this->cutQuestion($this->whole('blocks', $this->option('blocks'))), $this->oneOf('chain', Chain::class), $plan->construction), ...BorderSteps::of($top)]);
