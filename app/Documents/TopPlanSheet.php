@@ -16,7 +16,6 @@ use KeenSeam\Core\Pressing\TopHolds;
 use KeenSeam\Core\Pressing\TopPile;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\Top;
-use KeenSeam\Core\Top\TopPlace;
 
 /** What the plan of a top says, as the screens show it. */
 final class TopPlanSheet
@@ -30,8 +29,7 @@ final class TopPlanSheet
         foreach ($plan->sewn->copies as $number => $copy) {
             $place = $copy->place->place ?? throw new \LogicException('A block stands in a place.');
             $places[] = [
-                'row' => (string) TopPlace::number($place->rowDoubled, $setting),
-                'column' => (string) TopPlace::number($place->columnDoubled, $setting),
+                ...$place->told($setting),
                 'turn' => $place->placement->turn->value,
                 'turned' => $words->turned($number)->value,
                 'pile' => $plan->piles[$number] + 1,

@@ -70,7 +70,7 @@ final readonly class TopSheet
         $places = [];
         foreach ($found->odd as $odd) {
             $place = $bare->placeAt($odd->cell);
-            $places[] = ['row' => (string) TopPlace::number($place->rowDoubled, $setting), 'column' => (string) TopPlace::number($place->columnDoubled, $setting), 'turn' => $odd->mend->turn->value, 'mirrored' => $odd->mend->mirrored];
+            $places[] = [...$place->told($setting), 'turn' => $odd->mend->turn->value, 'mirrored' => $odd->mend->mirrored];
         }
 
         return $places === [] ? null : ['symmetry' => $found->symmetry->words(), 'places' => $places];
@@ -112,8 +112,7 @@ final readonly class TopSheet
         $isWhole = $part->origins === null;
 
         return [
-            'row' => (string) TopPlace::number($place->rowDoubled, $setting),
-            'column' => (string) TopPlace::number($place->columnDoubled, $setting),
+            ...$place->told($setting),
             'at' => FaceDocument::point($corner, $lattice),
             'block' => $place->holds instanceof Design ? $place->holds->key : null,
             'fabric' => $place->holds instanceof Fabric ? $place->holds->key : null,
@@ -161,14 +160,11 @@ final readonly class TopSheet
     /** @return array{places: list<array{row: string, column: string}>, piles: list<array{pile: string, seams: list<string>}>, seams: list<string>} seams by where they lie */
     private static function holds(ShelfTop $kept, Top $top): array
     {
-        $place = static function (string $key) use ($top): array {
-            [$row, $column] = array_map(intval(...), explode(',', $key));
-
-            return ['row' => (string) TopPlace::number($row, $top->setting), 'column' => (string) TopPlace::number($column, $top->setting)];
-        };
+        // Of a top that was made smaller, places that are not there are held to no effect.
+        $places = array_filter(array_map($top->placeOf(...), $kept->holds['places']));
 
         return [
-            'places' => array_map($place, $kept->holds['places']),
+            'places' => array_values(array_map(static fn (TopPlace $place): array => $place->told($top->setting), $places)),
             'piles' => array_map(static fn (string $pile, array $seams): array => ['pile' => $pile, 'seams' => array_map(strval(...), array_keys($seams))], array_map(strval(...), array_keys($kept->holds['piles'])), $kept->holds['piles']),
             'seams' => array_map(strval(...), array_keys($kept->holds['seams'])),
         ];

@@ -22,7 +22,6 @@ use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Top\TopPart;
-use KeenSeam\Core\Top\TopPlace;
 
 /** What is cut for a top, how much cloth that takes, and everything there is to do, as the screens show it. */
 final class TopWorkSheet
@@ -71,7 +70,7 @@ final class TopWorkSheet
         foreach (Impostors::allIn($placed->construction) as $one) {
             $part = array_values(array_filter($placed->top->parts, static fn (TopPart $part): bool => $part->wholeDesign() !== null && [$part->row, $part->column] === [$one->cell->row, $one->cell->column]))[0] ?? null;
             if ($part?->place !== null) {
-                $twice[] = ['row' => (string) TopPlace::number($part->place->rowDoubled, $setting), 'column' => (string) TopPlace::number($part->place->columnDoubled, $setting)];
+                $twice[] = $part->place->told($setting);
             }
         }
 

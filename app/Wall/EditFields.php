@@ -79,14 +79,7 @@ final readonly class EditFields
      */
     public function placeOf(Top $top): TopPlace
     {
-        $asked = TopPlace::doubled($this->text('row')).','.TopPlace::doubled($this->text('column'));
-        foreach ($top->places as $place) {
-            if ($place->key() === $asked) {
-                return $place;
-            }
-        }
-
-        throw EditNotReadable::field('row', 'place of the top');
+        return $top->placeOf(TopPlace::doubled($this->text('row')).','.TopPlace::doubled($this->text('column'))) ?? throw EditNotReadable::field('row', 'place of the top');
     }
 
     public function length(string $field, LengthUnit $unit): Length

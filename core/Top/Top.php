@@ -100,6 +100,18 @@ final readonly class Top
         return new self($this->name, $this->unit, $this->allowance, $this->fabrics, $this->designs, $this->setting, $this->rows, $this->columns, $places, $this->turns, $this->piles, $this->sashes, $this->sides, $this->borders);
     }
 
+    /** The place with a key; null where there is none. */
+    public function placeOf(string $key): ?TopPlace
+    {
+        foreach ($this->places as $place) {
+            if ($place->key() === $key) {
+                return $place;
+            }
+        }
+
+        return null;
+    }
+
     public function withoutSashes(): self
     {
         return new self($this->name, $this->unit, $this->allowance, $this->fabrics, $this->designs, $this->setting, $this->rows, $this->columns, $this->places, $this->turns, $this->piles, null, $this->sides, $this->borders);

@@ -45,6 +45,12 @@ final readonly class TopPlace
             : null;
     }
 
+    /** @return array{row: string, column: string} as people read them */
+    public function told(Setting $setting): array
+    {
+        return ['row' => (string) self::number($this->rowDoubled, $setting), 'column' => (string) self::number($this->columnDoubled, $setting)];
+    }
+
     /** As the open formats write it: a number, or on point a text like "1 1/2". */
     public static function number(int $doubled, Setting $setting): int|string
     {

@@ -33,21 +33,20 @@ final class Search
      * @param list<int>                      $domains
      * @param list<Factor>                   $factors
      * @param \Closure(): bool               $timeIsUp
-     * @param int|null                       $firstUnit    the weight of one of the figure that counts first, where that figure is the nesting
-     * @param Optimum|null                   $known        what an earlier search found
-     * @param (\Closure(Optimum): void)|null $onBetter     told of everything better that is found on the way
-     * @param int                            $largestTable entries of the largest table to build
+     * @param int|null                       $firstUnit the weight of one of the figure that counts first, where that figure is the nesting
+     * @param Optimum|null                   $known     what an earlier search found
+     * @param (\Closure(Optimum): void)|null $onBetter  told of everything better that is found on the way
      */
-    public static function best(array $domains, array $factors, \Closure $timeIsUp, ?int $firstUnit, ?Optimum $known = null, ?\Closure $onBetter = null, int $largestTable = self::LARGEST_TABLE): Optimum
+    public static function best(array $domains, array $factors, \Closure $timeIsUp, ?int $firstUnit, ?Optimum $known = null, ?\Closure $onBetter = null): Optimum
     {
         if ($firstUnit === null) {
-            return self::search($domains, $factors, $timeIsUp, $known, $onBetter ?? static fn (): null => null, $largestTable);
+            return self::search($domains, $factors, $timeIsUp, $known, $onBetter ?? static fn (): null => null, self::LARGEST_TABLE);
         }
         $contraction = Contraction::of($domains, $factors, $firstUnit);
         $expanded = static fn (Optimum $found): Optimum => new Optimum($contraction->expanded($found->values), $found->boundHigh, $found->boundLow, $found->exact);
         $from = $known === null ? null : new Optimum($contraction->contracted($known->values), $known->boundHigh, $known->boundLow, false);
 
-        return $expanded(self::search($contraction->domains(), $contraction->factors(), $timeIsUp, $from, static fn (Optimum $better) => $onBetter === null ? null : $onBetter($expanded($better)), $largestTable));
+        return $expanded(self::search($contraction->domains(), $contraction->factors(), $timeIsUp, $from, static fn (Optimum $better) => $onBetter === null ? null : $onBetter($expanded($better)), self::LARGEST_TABLE));
     }
 
     /**

@@ -5,6 +5,7 @@ import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
 import type { TopJoinsShown, TopRulerShown } from '@/api/types'
+import FoldedPart from '@/components/FoldedPart.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import JoinSheet from '@/components/joins/JoinSheet.vue'
 
@@ -38,17 +39,15 @@ const look = () =>
     ruler.value = null
     if (first) await choose(joins.value.joins.some((one) => one.id === chosen.value) ? (chosen.value ?? first.id) : first.id)
   })
-function open(event: Event) {
-  isOpen.value = (event.target as HTMLDetailsElement).open
+function open(isNow: boolean) {
+  isOpen.value = isNow
   if (isOpen.value) void look()
 }
 watch(() => props.plan, () => (isOpen.value ? look() : undefined))
 </script>
 
 <template>
-  <details class="top-joins" @toggle="open">
-    <summary>The long joins, with their rulers</summary>
-    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+  <FoldedPart class="top-joins" title="The long joins, with their rulers" :problem="wrong" @open="open">
     <p v-if="joins?.state === 'working'" class="soft">Plan the top first: where ridges meet follows from how it is pressed.</p>
     <template v-else-if="joins">
       <ElSelect :model-value="chosen ?? undefined" filterable aria-label="Which join" @update:model-value="choose($event)">
@@ -56,21 +55,7 @@ watch(() => props.plan, () => (isOpen.value ? look() : undefined))
       </ElSelect>
       <JoinSheet v-if="ruler?.join && ruler.face" :join="ruler.join" :face="ruler.face" :can-measure="false" />
     </template>
-    <p v-else class="soft" role="status">Looking …</p>
+    <p v-else-if="!wrong" class="soft" role="status">Looking …</p>
     <p v-if="joins && joins.borders.length > 0">Then the borders, each cut to what the top really measures, pinned at the middles and the ends: <template v-for="(border, number) in joins.borders" :key="border.title">{{ number === 0 ? '' : '; ' }}{{ border.title }}, <FractionText :text="border.finished" /> {{ units }}</template>.</p>
-  </details>
+  </FoldedPart>
 </template>
-
-<style scoped>
-summary {
-  min-height: 44px;
-  padding: 10px 0;
-  font-size: 19px;
-  font-weight: 600;
-  cursor: pointer;
-}
-
-.wrong {
-  color: var(--brick);
-}
-</style>

@@ -2,6 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { TopLooksShown } from '@/api/types'
+import FoldedPart from '@/components/FoldedPart.vue'
 
 /** Hands of whole blocks, and blocks that could lie otherwise without the edge that is sewn telling it. */
 const props = defineProps<{ top: number; version: number; places: number }>()
@@ -22,8 +23,8 @@ async function look() {
     wrong.value = error instanceof Error ? error.message : String(error)
   }
 }
-function open(event: Event) {
-  isOpen.value = (event.target as HTMLDetailsElement).open
+function open(isNow: boolean) {
+  isOpen.value = isNow
   void look()
 }
 watch(() => props.version, look)
@@ -31,30 +32,14 @@ const named = computed(() => (looks.value?.twice ?? []).slice(0, NAMED).map((one
 </script>
 
 <template>
-  <details class="top-looks" @toggle="open">
-    <summary>Hands, and where to look twice</summary>
-    <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-    <template v-else-if="looks">
+  <FoldedPart class="top-looks" title="Hands, and where to look twice" :problem="wrong" @open="open">
+    <template v-if="looks">
       <p v-for="hand in looks.hands" :key="hand">{{ hand }}</p>
       <p v-if="looks.hands.length === 0">No block is there in both hands.</p>
       <p v-if="looks.twice.length === 0">A block that lies wrong shows it at the edge that is sewn.</p>
       <p v-else-if="looks.twice.length > NAMED">{{ looks.twice.length }} of the {{ places }} blocks look the same at the edge that is sewn when they lie turned. Compare the whole row with the picture before you sew it.</p>
       <p v-else>{{ looks.twice.length === 1 ? 'This one looks' : 'These look' }} the same at the edge that is sewn when {{ looks.twice.length === 1 ? 'it lies' : 'they lie' }} turned: {{ named }}.</p>
     </template>
-    <p v-else class="soft" role="status">Looking …</p>
-  </details>
+    <p v-else-if="!wrong" class="soft" role="status">Looking …</p>
+  </FoldedPart>
 </template>
-
-<style scoped>
-summary {
-  min-height: 44px;
-  padding: 10px 0;
-  font-size: 19px;
-  font-weight: 600;
-  cursor: pointer;
-}
-
-.wrong {
-  color: var(--brick);
-}
-</style>

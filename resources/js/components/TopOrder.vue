@@ -49,7 +49,7 @@ watch(
     </label>
     <label v-if="top.fields.sashes" class="line">Sashes
       <ElSelect :model-value="top.sewing.sashes" aria-label="When the sashes are sewn" @update:model-value="choose({ sashes: $event })">
-        <ElOption value="between" label="between, in rows of their own" />
+        <ElOption value="between" label="in rows of their own" />
         <ElOption value="first" label="to the blocks first" />
       </ElSelect>
     </label>
@@ -73,7 +73,7 @@ watch(
 
 <style scoped>
 h2 {
-  font-size: 21px;
+  font-size: 19px;
 }
 
 .line {

@@ -4,6 +4,7 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { TopPlaceShown, TopSizesShown } from '@/api/types'
+import FoldedPart from '@/components/FoldedPart.vue'
 import FractionText from '@/drawing/FractionText.vue'
 
 /** Blocks that came out at other sizes, what can be done, and which of them change places. */
@@ -26,8 +27,8 @@ async function told(asked: () => Promise<TopSizesShown>) {
 }
 
 const look = () => (isOpen.value ? told(() => api.sizesOfTop(props.top)) : undefined)
-function open(event: Event) {
-  isOpen.value = (event.target as HTMLDetailsElement).open
+function open(isNow: boolean) {
+  isOpen.value = isNow
   void look()
 }
 watch(() => props.version, look)
@@ -41,8 +42,7 @@ const named = (place: { row: string; column: string }) => `row ${place.row}, col
 </script>
 
 <template>
-  <details class="top-sizes" @toggle="open">
-    <summary>Blocks that came out otherwise</summary>
+  <FoldedPart class="top-sizes" title="Blocks that came out otherwise" @open="open">
     <template v-if="sizes">
       <p>Every block should measure <FractionText :text="sizes.planned.join(' x ')" /> {{ units }} from raw edge to raw edge.</p>
       <form v-if="place?.block" @submit.prevent="say(place, along, beside)">
@@ -70,18 +70,10 @@ const named = (place: { row: string; column: string }) => `row ${place.row}, col
     </template>
     <p v-else-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <p v-else class="soft" role="status">Looking …</p>
-  </details>
+  </FoldedPart>
 </template>
 
 <style scoped>
-summary {
-  min-height: 44px;
-  padding: 10px 0;
-  font-size: 19px;
-  font-weight: 600;
-  cursor: pointer;
-}
-
 label {
   display: flex;
   flex-wrap: wrap;
