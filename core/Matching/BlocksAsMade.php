@@ -18,6 +18,9 @@ use KeenSeam\Core\Top\Top;
  */
 final readonly class BlocksAsMade
 {
+    /** Nobody carries more blocks about than that. */
+    private const MOST_SWAPS = 10;
+
     /** @var array<string, array{float, float}> by how much each is larger than planned, along and beside, by place; in the top's unit */
     private array $over;
 
@@ -26,6 +29,9 @@ final readonly class BlocksAsMade
 
     /** @var list<array{string, string, 0|1}> places that meet, and which of their edges they share */
     private array $meetings;
+
+    /** @var array<string, array<int, array{string, string, 0|1}>> the same by each of the two places */
+    private array $meetingsOf;
 
     /**
      * @param list<TopCopy>                            $copies
@@ -57,6 +63,11 @@ final readonly class BlocksAsMade
             }
         }
         $this->meetings = $meetings;
+        $meetingsOf = [];
+        foreach ($meetings as $number => $meeting) {
+            $meetingsOf[$meeting[0]][$number] = $meetingsOf[$meeting[1]][$number] = $meeting;
+        }
+        $this->meetingsOf = $meetingsOf;
     }
 
     /** @return array{Fraction, Fraction} the raw size that every block should have, in the top's unit */
@@ -77,7 +88,7 @@ final readonly class BlocksAsMade
     /** All differences where they meet, added up. */
     public function differences(): float
     {
-        return $this->sum($this->over);
+        return $this->sum($this->over, $this->meetings);
     }
 
     /** How much the largest has to lose to be squared to the smallest. */
@@ -111,13 +122,16 @@ final readonly class BlocksAsMade
         $over = $this->over;
         $swaps = [];
         do {
-            [$best, $least] = [null, $this->sum($over) - 1e-9];
+            [$best, $most] = [null, 1e-9];
             foreach ($alike as $keys) {
                 foreach ($keys as $i => $one) {
                     foreach (array_slice($keys, $i + 1) as $other) {
-                        $tried = $this->exchanged($over, $one, $other);
-                        if ($this->sum($tried) < $least) {
-                            [$best, $least] = [[$one, $other], $this->sum($tried)];
+                        if ($over[$one] === $over[$other] && $this->turned[$one] === $this->turned[$other]) {
+                            continue;
+                        }
+                        $gain = $this->gain($over, $one, $other);
+                        if ($gain > $most) {
+                            [$best, $most] = [[$one, $other], $gain];
                         }
                     }
                 }
@@ -126,7 +140,7 @@ final readonly class BlocksAsMade
                 $over = $this->exchanged($over, ...$best);
                 $swaps[] = $best;
             }
-        } while ($best !== null);
+        } while ($best !== null && count($swaps) < self::MOST_SWAPS);
 
         return $swaps;
     }
@@ -167,10 +181,31 @@ final readonly class BlocksAsMade
         return [...array_column($this->over, 0), ...array_column($this->over, 1)] ?: [0.0];
     }
 
-    /** @param array<string, array{float, float}> $over */
-    private function sum(array $over): float
+    /**
+     * By how much the differences become less when two blocks change places; only what meets one of them changes.
+     *
+     * @param array<string, array{float, float}> $over
+     */
+    private function gain(array $over, string $one, string $other): float
     {
-        return array_sum(array_map(fn (array $meeting): float => $this->difference($over, $meeting), $this->meetings));
+        $touched = ($this->meetingsOf[$one] ?? []) + ($this->meetingsOf[$other] ?? []);
+        // Only the places that are looked at: copying all of them for every pair would take longest.
+        $near = [];
+        foreach ($touched as [$a, $b]) {
+            $near[$a] = $over[$a];
+            $near[$b] = $over[$b];
+        }
+
+        return $touched === [] ? 0.0 : $this->sum($near, $touched) - $this->sum($this->exchanged([$one => $over[$one], $other => $over[$other]] + $near, $one, $other), $touched);
+    }
+
+    /**
+     * @param array<string, array{float, float}>     $over
+     * @param array<int, array{string, string, 0|1}> $meetings
+     */
+    private function sum(array $over, array $meetings): float
+    {
+        return array_sum(array_map(fn (array $meeting): float => $this->difference($over, $meeting), $meetings));
     }
 
     /**
