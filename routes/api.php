@@ -10,6 +10,7 @@ use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\CuttingQuestionController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\EverythingController;
+use App\Http\Controllers\FacePictureController;
 use App\Http\Controllers\ImpostorController;
 use App\Http\Controllers\JoinsController;
 use App\Http\Controllers\LockController;
@@ -30,6 +31,7 @@ use App\Http\Controllers\SeamChoicesController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\StyleController;
 use App\Http\Controllers\SwatchController;
+use App\Http\Controllers\TagsController;
 use App\Http\Controllers\TopController;
 use App\Http\Controllers\TopJoinsController;
 use App\Http\Controllers\TopSewingController;
@@ -82,6 +84,7 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::get('work', [TopSewingController::class, 'work']);
     Route::post('work', [TopSewingController::class, 'tell']);
     Route::get('file', [TopController::class, 'file']);
+    Route::put('tags', [TagsController::class, 'ofTop']);
 });
 Route::apiResource('blocks', BlockController::class);
 Route::prefix('blocks/{block}')->group(static function (): void {
@@ -95,6 +98,8 @@ Route::prefix('blocks/{block}')->group(static function (): void {
     Route::put('order', [OrderController::class, 'store']);
     Route::get('plan', PlanController::class);
     Route::get('rail', RailController::class);
+    Route::get('face.svg', FacePictureController::class);
+    Route::put('tags', [TagsController::class, 'ofBlock']);
     Route::get('tops', AskedByTopsController::class);
     Route::get('styles', [StyleController::class, 'index']);
     Route::put('style', [StyleController::class, 'store']);

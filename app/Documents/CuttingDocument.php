@@ -46,6 +46,19 @@ final readonly class CuttingDocument
         return (new self($block, $plan, $choices, $sewn))->toArray();
     }
 
+    /**
+     * @param list<string> $sewn labels of units that are all sewn
+     *
+     * @return array{int, int} how many stacks and units lie ready, and how many there are
+     */
+    public static function readiness(ShelfBlock $block, CuttingPlan $plan, array $sewn): array
+    {
+        $document = new self($block, $plan, CuttingChoices::from([]), $sewn);
+        $ready = [...array_map($document->isCut(...), $plan->cuts), ...array_map($document->isMade(...), $plan->units)];
+
+        return [count(array_filter($ready)), count($ready)];
+    }
+
     /** The name under which a cut is ticked off. */
     public static function nameOf(Cut $cut): string
     {
@@ -93,7 +106,7 @@ final readonly class CuttingDocument
             'how' => $cut->cuttingWords(),
             'outline' => $cut->template === null ? null : array_map(static fn (array $corner): array => [round($corner[0], 4), round($corner[1], 4)], $cut->outline()),
             'sides' => $cut->template === null ? [] : array_map(static fn (float $side): string => Amount::rounded($side, $unit), $cut->template->sides($cut->margin)),
-            'isDone' => in_array(self::nameOf($cut), $this->block->cut_done, true) || $this->isSewn($cut->for),
+            'isDone' => $this->isCut($cut),
         ];
     }
 
@@ -117,8 +130,18 @@ final readonly class CuttingDocument
             'margin' => ($this->choices->margins[$unit->label] ?? null)?->value,
             'canComeEitherWay' => $made->way->givesLookAlikes(),
             'says' => Leftovers::of($made),
-            'isDone' => in_array('unit '.$unit->label, $this->block->cut_done, true) || $this->isSewn([$unit->label]),
+            'isDone' => $this->isMade($made),
         ];
+    }
+
+    private function isCut(Cut $cut): bool
+    {
+        return in_array(self::nameOf($cut), $this->block->cut_done, true) || $this->isSewn($cut->for);
+    }
+
+    private function isMade(MadeUnit $made): bool
+    {
+        return in_array('unit '.$made->unit->label, $this->block->cut_done, true) || $this->isSewn([$made->unit->label]);
     }
 
     /** @param list<string> $labels of what is made of it; "U2.1" is a part of U2 */

@@ -27,7 +27,7 @@ final class FaceDocument
             'height' => $block->finishedHeight->in($block->unit)->toFloat(),
             'units' => $block->unit->value,
             'allowance' => $block->seamAllowance->in($block->unit)->toFloat(),
-            'finished' => self::size($face, $block->finishedWidth, $block->finishedHeight),
+            'finished' => self::finished($face),
             'unfinished' => self::size(
                 $face,
                 $block->finishedWidth->plus($block->seamAllowance->times(2)),
@@ -71,6 +71,12 @@ final class FaceDocument
     public static function corner(array $corner, Lattice $lattice): array
     {
         return [round($corner[0] / $lattice->steps, self::DECIMALS), round($corner[1] / $lattice->steps, self::DECIMALS)];
+    }
+
+    /** @return list<string> one text when square, else width and height */
+    public static function finished(Face $face): array
+    {
+        return self::size($face, $face->block->finishedWidth, $face->block->finishedHeight);
     }
 
     /** @return list<string> one text when square, else width and height */

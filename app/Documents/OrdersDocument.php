@@ -41,6 +41,7 @@ final class OrdersDocument
         return [
             'block' => ['id' => $block->id, 'name' => $block->name, 'version' => $block->version],
             'chosen' => $block->orderId(),
+            'isDecided' => $block->order_chosen,
             'face' => $face,
             'orders' => [...is_array($orders['orders'] ?? null) ? $orders['orders'] : [], ...$own],
         ];

@@ -36,6 +36,10 @@ use KeenSeam\Core\Pressing\RestOfSeams;
  * @property int                                    $press_edit_number of the change at the press station that was made last, see History
  * @property EqualParts                             $equal_parts
  * @property array<string, int>                     $steps_done        of the plan's steps, by order
+ * @property int|null                               $steps_in_all      of those, as of the last one done
+ * @property bool                                   $order_chosen      whether she chose the order herself
+ * @property list<string>                           $tags              of her own, for finding it on the shelf
+ * @property \Illuminate\Support\Carbon|null        $updated_at        when it was last touched
  * @property int                                    $version           grows with every save; a save that does not know the newest one is refused
  * @property string|null                            $picture           the block file that the layout is to match
  * @property list<string>                           $meant             odd cells that are meant to be so, each with what it shows
@@ -71,6 +75,9 @@ final class ShelfBlock extends Model
         'press_edit_number' => 'integer',
         'equal_parts' => EqualParts::class,
         'steps_done' => 'array',
+        'steps_in_all' => 'integer',
+        'order_chosen' => 'boolean',
+        'tags' => 'array',
         'meant' => 'array',
         'cutting' => 'array',
         'square_up' => SquareUp::class,
@@ -129,9 +136,10 @@ final class ShelfBlock extends Model
      *
      * @param array<string, mixed> $work by order
      */
-    public function keepWork(array $work, int $stepsDone): void
+    public function keepWork(array $work, int $stepsDone, int $stepsInAll): void
     {
         $this->work = $work;
+        $this->steps_in_all = $stepsInAll;
         $this->steps_done = [$this->order->key() => $stepsDone] + $this->steps_done;
         self::query()->whereKey($this->id)->update($this->getDirty());
         $this->syncOriginal();

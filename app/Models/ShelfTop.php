@@ -35,6 +35,8 @@ use KeenSeam\Core\Top\TopFileWriter;
  * @property Holds                                        $holds      what the planner has to leave as it is
  * @property Sewn                                         $work       the plan that is held since the work began, how often each step was done, and what was done last
  * @property Preference                                   $preference how ways to make its units are weighed
+ * @property list<string>                                 $tags       of her own, for finding it on the shelf
+ * @property \Illuminate\Support\Carbon|null              $updated_at when it was last touched
  * @property int                                          $version    grows with every save; a save that does not know the newest one is refused
  */
 final class ShelfTop extends Model
@@ -46,9 +48,9 @@ final class ShelfTop extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['blocks' => 'array', 'earlier' => 'array', 'version' => 'integer', 'order' => Order::class, 'sashes' => SashesSewn::class, 'chain' => Chain::class, 'preference' => Preference::class, 'work' => 'array', 'holds' => 'array', 'made' => 'array'];
+    protected $casts = ['blocks' => 'array', 'earlier' => 'array', 'version' => 'integer', 'order' => Order::class, 'sashes' => SashesSewn::class, 'chain' => Chain::class, 'preference' => Preference::class, 'work' => 'array', 'holds' => 'array', 'made' => 'array', 'tags' => 'array'];
 
-    protected $attributes = ['blocks' => '{}', 'earlier' => '[]', 'version' => 1, 'order' => Order::Rows->value, 'sashes' => SashesSewn::Between->value, 'chain' => Chain::RowByRow->value, 'preference' => Preference::LeastCloth->value, 'made' => '{}', 'holds' => '{"places":[],"piles":[],"seams":[]}', 'work' => '{"held":null,"times":{},"deeds":[]}'];
+    protected $attributes = ['tags' => '[]', 'blocks' => '{}', 'earlier' => '[]', 'version' => 1, 'order' => Order::Rows->value, 'sashes' => SashesSewn::Between->value, 'chain' => Chain::RowByRow->value, 'preference' => Preference::LeastCloth->value, 'made' => '{}', 'holds' => '{"places":[],"piles":[],"seams":[]}', 'work' => '{"held":null,"times":{},"deeds":[]}'];
 
     public static function textOf(Top $top): string
     {

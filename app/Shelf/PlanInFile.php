@@ -33,7 +33,7 @@ final readonly class PlanInFile
         [$locks, $piles] = [$block->locks[$block->order->key()] ?? [], $block->two_piles[$block->order->key()] ?? []];
 
         return new FilePlan(
-            $block->order === Order::Rows ? null : $block->order,
+            $block->order === Order::Rows && ! $block->order_chosen ? null : $block->order,
             $block->style === PressStyle::Nest ? null : $block->style,
             $block->lump === PressQuestion::LUMP ? null : $block->lump,
             $block->own_way ? array_map(static fn (array $rule): Rule => Rule::parse($rule['text']), array_values(array_filter($block->rules, static fn (array $rule): bool => $rule['on']))) : [],
@@ -89,6 +89,7 @@ final readonly class PlanInFile
         $block->fill([
             'own_orders' => $order instanceof OwnOrder ? [$order->name => $order->toArray()] : [],
             'order' => $order,
+            'order_chosen' => $plan->order !== null,
             'style' => $plan->style ?? PressStyle::Nest,
             'lump' => $plan->lump ?? PressQuestion::LUMP,
             'rules' => array_map(static fn (Rule $rule): array => ['text' => $rule->toText(), 'on' => true], $plan->rules),

@@ -70,7 +70,7 @@ final readonly class WorkTable
                 WorkEvent::query()->create(['shelf_block_id' => $block->id, 'uuid' => $uuid, 'kind' => $fields->text('do'), 'data' => $data, 'at' => $at]);
             }
             // Not a new version: steps done never stand against a change made in another window.
-            $block->keepWork($work->working->facts()->withProgress($work->progress, array_map(static fn (Step $step): string => $step->key(), $work->pedal->steps)), $work->stepsDone());
+            $block->keepWork($work->working->facts()->withProgress($work->progress, array_map(static fn (Step $step): string => $step->key(), $work->pedal->steps)), $work->stepsDone(), count($work->pedal->steps));
 
             return [$before, $said];
         });

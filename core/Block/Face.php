@@ -36,6 +36,12 @@ final readonly class Face
         return FaceBuilder::build($block);
     }
 
+    /** Whether anything shows: a block of one fabric only is still to be laid out. */
+    public function isLaidOut(): bool
+    {
+        return count(array_unique(array_map(static fn (Patch $patch): string => $patch->fabric->key, $this->patches))) > 1;
+    }
+
     public function outline(): ConvexPolygon
     {
         return $this->whole->outline;

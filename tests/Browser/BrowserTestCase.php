@@ -83,6 +83,12 @@ abstract class BrowserTestCase extends TestCase
         self::waitForPort((int) $this->environment['PORT']);
     }
 
+    /** The shelf that is served, for what no quilter could do by hand. */
+    protected function shelf(): \PDO
+    {
+        return new \PDO('sqlite:'.$this->environment['DB_DATABASE'], options: [\PDO::ATTR_DEFAULT_FETCH_MODE => \PDO::FETCH_ASSOC]);
+    }
+
     protected function stopServer(): void
     {
         $this->server->stop(1, SIGKILL);

@@ -11,8 +11,7 @@ final class PressStationTest extends BrowserTestCase
 {
     public function test_a_flipped_seam_stacks_its_crossing_stays_so_and_can_be_let_go(): void
     {
-        $this->visit('/');
-        $this->named('Open Slack Water')->click();
+        $this->visit('/blocks/2/press');
         $before = $this->station();
         self::assertSame('nested', $before['crossing']);
         self::assertSame('9', $before['totals']['nested']);

@@ -18,8 +18,8 @@ final class ScreensTest extends BrowserTestCase
         $this->seesText('On the shelf');
         self::assertSame('On the shelf · Keen Seam', $this->browser->getTitle());
         $this->find('a[aria-label="Open Slack Water"]')->click();
-        $this->isOn('Press, Slack Water');
-        foreach (['Wall' => 'Wall, Slack Water', 'Cut and make' => 'Cut and make, Slack Water', 'Order' => 'Order of sewing, Slack Water', 'Joins' => 'Joins, Slack Water', 'Machine' => 'Harbour ink, Slack Water'] as $station => $title) {
+        $this->isOn('Order of sewing, Slack Water');
+        foreach (['Press' => 'Press, Slack Water', 'Wall' => 'Wall, Slack Water', 'Cut and make' => 'Cut and make, Slack Water', 'Order' => 'Order of sewing, Slack Water', 'Joins' => 'Joins, Slack Water', 'Machine' => 'Harbour ink, Slack Water'] as $station => $title) {
             $this->browser->findElement(WebDriverBy::xpath("//nav//a[span[@class='word' and normalize-space()='$station']]"))->click();
             $this->isOn($title);
         }

@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverDimension;
+use Facebook\WebDriver\WebDriverKeys;
 
 final class ShelfTest extends BrowserTestCase
 {
@@ -23,8 +24,10 @@ final class ShelfTest extends BrowserTestCase
         $this->bringIn(str_replace('"Slack Water"', '"Ebb Water"', $demo));
         $this->seesText('“Ebb Water” is on the shelf now.');
         $this->named('Open Ebb Water')->click();
-        $this->find('.block-back');
-        self::assertSame('9', $this->find('.legend [data-total="nested"] .count')->getText());
+        $this->waitUntil(fn (): bool => $this->texts('.undecided') !== [], 'it is not said that nothing is chosen');
+        $this->seesText('Nothing is chosen yet; until then it is sewn by rows.');
+        $this->named('By rows is right')->click();
+        $this->waitUntil(fn (): bool => str_contains($this->find('.station-rail [aria-current="page"]')->getText(), 'by rows'), 'the order is not chosen');
     }
 
     public function test_taking_off_is_undone_at_once(): void
@@ -35,6 +38,44 @@ final class ShelfTest extends BrowserTestCase
         $this->waitUntil(fn (): bool => count($this->texts('.blocks h2')) === 2, 'it still stands there');
         $this->named('Put it back')->click();
         $this->waitUntil(fn (): bool => $this->texts('.blocks h2') === ['Lamp Room', 'Slack Water', 'Tide Gate'], 'it did not come back');
+    }
+
+    public function test_a_thousand_blocks_stand_there_within_a_second_or_two_and_one_is_found(): void
+    {
+        $shelf = $this->shelf();
+        $demo = $shelf->query('select * from shelf_blocks order by id')->fetchAll();
+        $shelf->beginTransaction();
+        foreach (range(1, 1000) as $number) {
+            $row = ['name' => "Slip $number"] + array_diff_key($demo[$number % 3], ['id' => true]);
+            $shelf->prepare(sprintf('insert into shelf_blocks ("%s") values (%s)', implode('","', array_keys($row)), implode(',', array_fill(0, count($row), '?'))))->execute(array_values($row));
+        }
+        $shelf->commit();
+        $this->visit('/');
+        $this->waitUntil(fn (): bool => $this->browser->executeScript('return document.querySelectorAll(".blocks > li").length') === 1003, 'not all stand there');
+        $taken = $this->browser->executeScript('return new Promise((resolve) => requestAnimationFrame(() => resolve(performance.now())))');
+        self::assertLessThan(4000, $taken, 'one second on a quiet machine, and these are busy');
+        $this->waitUntil(fn (): bool => $this->browser->executeScript('return [...document.images].filter((one) => one.complete && one.naturalWidth > 0).length') > 2, 'no picture came');
+        self::assertLessThan(200, $this->browser->executeScript('return performance.getEntriesByType("resource").filter((one) => one.name.includes("face.svg")).length'), 'pictures far below the window are not asked for');
+
+        $this->find('input[aria-label="Look for"]')->sendKeys('slip 77');
+        $this->waitUntil(fn (): bool => $this->texts('.blocks h2')[0] === 'Slip 77', 'it is not found');
+        $this->seesText('19 of 1004');
+        $this->find('input[aria-label="Look for"]')->sendKeys(WebDriverKeys::ESCAPE);
+        $this->seesText('1004 in all');
+    }
+
+    public function test_tags_are_written_by_keys_and_found_again(): void
+    {
+        $this->visit('/');
+        $this->find('.blocks li:nth-child(2) .deeds button:nth-of-type(2)')->sendKeys(WebDriverKeys::ENTER);
+        $this->find('input[aria-label="Tags of Slack Water"]')->sendKeys('night watch'.WebDriverKeys::ENTER);
+        $this->waitUntil(fn (): bool => $this->texts('.tags li') === ['night watch'], 'the tag is not there');
+        $this->visit('/');
+        $this->find('input[aria-label="Look for"]')->sendKeys('night');
+        $this->waitUntil(fn (): bool => $this->texts('.blocks h2') === ['Slack Water'], 'it is not found by its tag');
+        $this->find('input[aria-label="Look for"]')->sendKeys(' boat');
+        $this->named('Show everything')->click();
+        $this->waitUntil(fn (): bool => count($this->texts('.blocks h2')) === 3, 'not everything is shown again');
     }
 
     public function test_nothing_is_asked_of_any_other_host_and_nothing_sticks_out_sideways(): void

@@ -20,6 +20,73 @@ final class ShelfTest extends TestCase
         }
     }
 
+    public function test_its_picture_is_the_face_and_its_address_changes_with_the_block(): void
+    {
+        $picture = fn (): string => $this->getJson('/api/blocks/3')->json('picture');
+        $first = $picture();
+        $answer = $this->get($first)->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
+        self::assertStringContainsString('immutable', (string) $answer->headers->get('Cache-Control'));
+        self::assertStringContainsString('no-cache', (string) $this->get('/api/blocks/3/face.svg')->headers->get('Cache-Control'));
+        self::assertStringContainsString('#', (string) $answer->getContent());
+        $this->call('PUT', '/api/blocks/3', server: ['HTTP_IF_MATCH' => '"1"'], content: self::demo('slack-water'))->assertOk();
+        self::assertNotSame($first, $picture());
+        self::assertNotSame($answer->getContent(), $this->get($picture())->getContent());
+    }
+
+    public function test_a_block_is_opened_where_its_work_stopped(): void
+    {
+        $new = $this->postJson('/api/starts', ['name' => 'Quay', 'start' => 'blank', 'columns' => '2', 'rows' => '2', 'width' => '8', 'height' => '8', 'units' => 'in', 'figure' => 'dark'])->assertCreated();
+        self::assertSame(['wall', 4], [$new->json('stoppedAt'), $new->json('units')]);
+        $at = fn (): string => $this->getJson('/api/blocks/3')->json('stoppedAt');
+        self::assertSame('order', $at());
+        $this->putJson('/api/blocks/3/order', ['order' => 'rows'], self::seen(1))->assertOk();
+        self::assertSame('press', $at());
+        $this->putJson('/api/blocks/3/cutting/done', ['name' => $this->getJson('/api/blocks/3/cutting')->json('cuts.0.name'), 'isDone' => true], self::seen(2))->assertOk();
+        self::assertSame('cut', $at());
+        $this->postJson('/api/blocks/3/work/events', ['events' => [['do' => 'done', 'step' => $this->getJson('/api/blocks/3/work')->json('steps.0.key'), 'id' => 'first', 'at' => 1_760_000_000_000]]])->assertOk();
+        $shown = $this->getJson('/api/blocks/3')->json();
+        self::assertSame(['machine', 1, count($this->getJson('/api/blocks/3/work')->json('steps'))], [$shown['stoppedAt'], $shown['stepsDone'], $shown['stepsInAll']]);
+    }
+
+    public function test_a_station_is_done_when_its_work_is_and_not_before(): void
+    {
+        $done = fn (): array => array_keys(array_filter(array_column($this->getJson('/api/blocks/3/rail')->assertOk()->json('stations'), 'isDone', 'name')));
+        $note = fn (string $station): string => array_column($this->getJson('/api/blocks/3/rail')->json('stations'), 'note', 'name')[$station];
+        self::assertSame(['wall'], $done());
+        $this->putJson('/api/blocks/3/order', ['order' => 'rows'], self::seen(1))->assertOk();
+        self::assertSame(['wall', 'order'], $done());
+        self::assertSame('by rows', $note('order'));
+        $cutting = $this->getJson('/api/blocks/3/cutting')->json();
+        $names = [...array_column($cutting['cuts'], 'name'), ...array_map(static fn (array $unit): string => 'unit '.$unit['class'], $cutting['units'])];
+        foreach ($names as $number => $name) {
+            self::assertNotContains('cut', $done());
+            $this->putJson('/api/blocks/3/cutting/done', ['name' => $name, 'isDone' => true], self::seen(2 + $number))->assertOk();
+            self::assertSame(sprintf('%d of %d ready', $number + 1, count($names)), $note('cut'));
+        }
+        self::assertSame(['wall', 'cut', 'order'], $done());
+        $this->putJson('/api/blocks/3/cutting/done', ['name' => $names[0], 'isDone' => false], self::seen(2 + count($names)))->assertOk();
+        self::assertNotContains('cut', $done());
+        foreach ($this->getJson('/api/blocks/3/work')->json('steps') as $number => $step) {
+            self::assertNotContains('machine', $done());
+            $this->postJson('/api/blocks/3/work/events', ['events' => array_map(static fn (int $time): array => ['do' => 'done', 'step' => $step['key'], 'id' => "step-$number-$time", 'at' => 1_760_000_000_000], range(1, $step['times']))])->assertOk();
+        }
+        self::assertSame(['wall', 'cut', 'order', 'press', 'joins', 'machine'], $done());
+    }
+
+    public function test_tags_are_kept_each_once_and_change_no_version(): void
+    {
+        $before = $this->getJson('/api/blocks/2')->json();
+        $this->putJson('/api/blocks/2/tags', ['tags' => [' Night  watch ', 'gift', 'GIFT', '']])->assertOk()->assertExactJson(['tags' => ['Night watch', 'gift']]);
+        self::assertSame(['tags' => ['Night watch', 'gift']] + $before, array_replace(['tags' => []], $this->getJson('/api/blocks/2')->json()));
+        foreach ([['tags' => 'gift'], ['tags' => ['a' => 'gift']], ['tags' => [3]], ['tags' => [str_repeat('x', 41)]], ['tags' => range('a', 'm')]] as $wrong) {
+            $this->putJson('/api/blocks/2/tags', $wrong)->assertUnprocessable()->assertJson(['code' => 'tags-not-usable']);
+        }
+        $this->putJson('/api/blocks/2/tags', ['tags' => [str_repeat('x', 40), ...range('a', 'k')]])->assertOk();
+        $top = $this->postJson('/api/tops/begin', ['name' => 'Hut', 'blocks' => [2]])->assertCreated()->json('id');
+        $this->putJson("/api/tops/$top/tags", ['tags' => ['gift']])->assertOk();
+        self::assertSame([['gift']], array_column(array_filter($this->getJson('/api/tops')->json('tops'), static fn (array $one): bool => $one['id'] === $top), 'tags'));
+    }
+
     public function test_a_demo_that_was_taken_off_does_not_come_back_with_the_next_start(): void
     {
         $this->deleteJson('/api/blocks/1')->assertNoContent();

@@ -248,7 +248,7 @@ final class WallStationTest extends TestCase
         $this->putJson('/api/blocks/3/cutting', ['blocks' => 6, 'ways' => ['U2' => 'sewn-and-flipped']], self::seen(2));
         $this->sew(3, 6);
         $copy = $this->postJson('/api/blocks/3/copy', ['name' => 'Tide Gate, small', 'width' => '8', 'height' => '8'])->assertCreated()->json();
-        self::assertSame(['Tide Gate, small', ['8'], 0], [$copy['name'], $copy['face']['finished'], $copy['stepsDone']]);
+        self::assertSame(['Tide Gate, small', ['8'], 0], [$copy['name'], $copy['finished'], $copy['stepsDone']]);
         $press = $this->getJson("/api/blocks/{$copy['id']}/plan")->json();
         self::assertSame([1, $this->getJson('/api/blocks/3/plan')->json('locked')], [$press['locks'], $press['locked']]);
         self::assertContains(16, $press['locked']);

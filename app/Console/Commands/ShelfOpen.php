@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Documents\ShelfDocument;
+use App\Models\ShelfBlock;
 use App\Shelf\Copies;
 use App\Shelf\Mishap;
 use App\Workings\Sweeping;
+use App\Workings\Workings;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\DB;
+use KeenSeam\Core\KeenSeamProblem;
 
 /** Called by bin/start before anything is served. */
 final class ShelfOpen extends Command
@@ -19,7 +23,7 @@ final class ShelfOpen extends Command
 
     protected $description = 'Look after the database: see that it is whole, copy it, bring it up to date.';
 
-    public function handle(Migrator $migrator): int
+    public function handle(Migrator $migrator, Workings $workings): int
     {
         $copies = Copies::ofTheShelf();
         $database = (string) config('database.connections.sqlite.database');
@@ -30,6 +34,7 @@ final class ShelfOpen extends Command
             $this->bringUpToDate($migrator, $copies);
             $this->callSilently('db:seed', ['--class' => DatabaseSeeder::class, '--force' => true]);
             $copies?->daily();
+            self::readCards($workings);
             Sweeping::folder((string) config('cache.stores.file.path'));
         } catch (\Throwable $thrown) {
             $mishap = Mishap::of($thrown);
@@ -40,6 +45,18 @@ final class ShelfOpen extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    /** After another version came, so that the first look at a full shelf does not have to. */
+    private static function readCards(Workings $workings): void
+    {
+        foreach (ShelfBlock::query()->lazyById() as $block) {
+            try {
+                ShelfDocument::of($block, $workings->asAsked($block));
+            } catch (KeenSeamProblem) {
+                continue; // the shelf says what is wrong with it
+            }
+        }
     }
 
     private function isReady(Copies $copies, string $database): bool

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\BlockFiles\BlockDoor;
-use App\Documents\FaceDocument;
 use App\Documents\ShelfDocument;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
@@ -30,7 +29,7 @@ final class BlockController
         [$blocks, $unopened] = [[], []];
         foreach (ShelfBlock::query()->orderBy('name')->orderBy('id')->get() as $block) {
             try {
-                $blocks[] = ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block)));
+                $blocks[] = ShelfDocument::of($block, $this->workings->of($block));
             } catch (KeenSeamProblem $problem) {
                 $unopened[] = ['id' => $block->id, 'name' => $block->name, 'problem' => $problem->getMessage()];
             }
@@ -59,12 +58,12 @@ final class BlockController
             return $block;
         });
 
-        return new JsonResponse(['leftOut' => $leftOut] + ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block))), JsonResponse::HTTP_CREATED);
+        return new JsonResponse(['leftOut' => $leftOut] + ShelfDocument::of($block, $this->workings->of($block)), JsonResponse::HTTP_CREATED);
     }
 
     public function show(ShelfBlock $block): JsonResponse
     {
-        return new JsonResponse(ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block))));
+        return new JsonResponse(ShelfDocument::of($block, $this->workings->of($block)));
     }
 
     /**
@@ -79,7 +78,7 @@ final class BlockController
         $changes = $this->workings->of($block)->changesWith($read->name, PlanInFile::withoutPlan($text, $plan));
         History::record($block, SeenVersion::of($request), 'Put another file in its place', $changes);
 
-        return new JsonResponse(ShelfDocument::of($block, FaceDocument::kept($this->workings->of($block))));
+        return new JsonResponse(ShelfDocument::of($block, $this->workings->of($block)));
     }
 
     /** Takes the block off the shelf; it can be put back. */

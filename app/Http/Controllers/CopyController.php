@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\BlockFiles\BlockDoor;
-use App\Documents\FaceDocument;
 use App\Documents\ShelfDocument;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
@@ -20,7 +19,7 @@ use KeenSeam\Core\Measure\Fraction;
 final readonly class CopyController
 {
     /** Seams, piles and cells are known by their place, and so outlive another size; sewn, cut and measured is only the one. */
-    private const DECIDED = ['order', 'style', 'rest', 'locks', 'two_piles', 'equal_parts', 'rules', 'lump', 'own_way', 'own_orders', 'meant', 'swatches', 'cutting', 'square_up', 'chain', 'take_up', 'leave', 'ease'];
+    private const DECIDED = ['order', 'order_chosen', 'tags', 'style', 'rest', 'locks', 'two_piles', 'equal_parts', 'rules', 'lump', 'own_way', 'own_orders', 'meant', 'swatches', 'cutting', 'square_up', 'chain', 'take_up', 'leave', 'ease'];
 
     public function __construct(
         private BlockDoor $door,
@@ -44,6 +43,6 @@ final readonly class CopyController
         $made = ShelfBlock::query()->create(['name' => $copy->name, 'document' => $text] + $block->only(self::DECIDED));
         $made->refresh();
 
-        return new JsonResponse(ShelfDocument::of($made, FaceDocument::kept($this->workings->of($made))), JsonResponse::HTTP_CREATED);
+        return new JsonResponse(ShelfDocument::of($made, $this->workings->of($made)), JsonResponse::HTTP_CREATED);
     }
 }

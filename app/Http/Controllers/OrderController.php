@@ -37,7 +37,7 @@ final readonly class OrderController
         $order = OrderOfSewing::named(is_string($order) ? $order : '', $block->own_orders) ?? throw ChoiceNotKnown::of('order', Order::cases());
         $changed = (clone $block)->fill(['order' => $order]);
         $this->workings->of($changed)->drawn(); // an order that cannot be is refused before it is kept
-        $block->saveOver(SeenVersion::of($request), ['order' => $order]);
+        $block->saveOver(SeenVersion::of($request), ['order' => $order, 'order_chosen' => true]);
 
         return new JsonResponse(['order' => $block->orderId(), 'version' => $block->version]);
     }

@@ -56,7 +56,7 @@ final readonly class OwnOrderController
             throw ChoiceNotKnown::among('name', [sprintf('the %d orders that are kept already; take one away first', self::MOST)]);
         }
         Construction::of($this->workings->of($block)->face(), $order); // one that cannot be is refused before it is kept
-        $block->saveOver(SeenVersion::of($request), ['own_orders' => [...$block->own_orders, $order->name => $order->toArray()], 'order' => $order]);
+        $block->saveOver(SeenVersion::of($request), ['own_orders' => [...$block->own_orders, $order->name => $order->toArray()], 'order' => $order, 'order_chosen' => true]);
 
         return new JsonResponse(['order' => $block->orderId(), 'version' => $block->version]);
     }
@@ -67,7 +67,7 @@ final readonly class OwnOrderController
         $name = $request->json('name');
         $id = $block->orderId();
         $left = array_diff_key($block->own_orders, [is_string($name) ? $name : '' => true]);
-        $block->saveOver(SeenVersion::of($request), ['own_orders' => $left, 'order' => OrderOfSewing::named($id, $left) ?? Order::Rows]);
+        $block->saveOver(SeenVersion::of($request), ['own_orders' => $left, 'order' => OrderOfSewing::named($id, $left) ?? Order::Rows, 'order_chosen' => $block->order_chosen && OrderOfSewing::named($id, $left) !== null]);
 
         return new JsonResponse(['order' => $block->orderId(), 'version' => $block->version]);
     }

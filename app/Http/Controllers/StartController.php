@@ -95,6 +95,6 @@ final readonly class StartController
         $made = ShelfBlock::query()->create(['name' => $block->name, 'document' => $text]);
         $made->refresh();
 
-        return new JsonResponse(ShelfDocument::of($made, FaceDocument::kept($this->workings->of($made))), JsonResponse::HTTP_CREATED);
+        return new JsonResponse(ShelfDocument::of($made, $this->workings->of($made)), JsonResponse::HTTP_CREATED);
     }
 }

@@ -41,7 +41,7 @@ final readonly class TopController
         foreach (ShelfTop::query()->orderBy('name')->orderBy('id')->get() as $top) {
             try {
                 $read = $this->tops->top($top);
-                $tops[] = ['id' => $top->id, 'name' => $top->name, 'places' => $read->rows * $read->columns, 'picture' => TopSheet::picture(TopFace::of($read))];
+                $tops[] = ['id' => $top->id, 'name' => $top->name, 'places' => $read->rows * $read->columns, 'picture' => TopSheet::picture(TopFace::of($read)), 'tags' => $top->tags, 'touched' => $top->updated_at?->getTimestampMs() ?? 0];
             } catch (KeenSeamProblem $problem) {
                 $unopened[] = ['id' => $top->id, 'name' => $top->name, 'problem' => $problem->getMessage()];
             }

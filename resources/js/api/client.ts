@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TagsKept, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -24,6 +24,11 @@ export const everythingAddress = '/api/everything'
 
 /** Puts beside what stands on the shelf what the file holds besides. */
 export const bringEverythingBack = (fileText: string) => ask<BroughtBack>('POST', '/everything', { text: fileText })
+
+/** Her own words for finding it. */
+export const tagBlock = (block: number, tags: string[]) => ask<TagsKept>('PUT', `/blocks/${block}/tags`, { json: { tags } }).then((answer) => answer.tags)
+
+export const tagTop = (top: number, tags: string[]) => ask<TagsKept>('PUT', `/tops/${top}/tags`, { json: { tags } }).then((answer) => answer.tags)
 
 export const takeOff = (block: number) => ask<null>('DELETE', `/blocks/${block}`)
 

@@ -10,7 +10,7 @@ const props = defineProps<{ block: ShelfBlock }>()
 const emit = defineEmits<{ made: [block: ShelfBlock]; close: [] }>()
 
 const name = ref(`${props.block.name}, again`)
-const [width, height] = [ref(props.block.face.finished[0] ?? ''), ref(props.block.face.finished[1] ?? props.block.face.finished[0] ?? '')]
+const [width, height] = [ref(props.block.finished[0] ?? ''), ref(props.block.finished[1] ?? props.block.finished[0] ?? '')]
 const problem = ref('')
 const isBusy = ref(false)
 
@@ -30,7 +30,7 @@ async function copy() {
 <template>
   <form class="copy-block" :aria-label="`Copy ${block.name}`" @submit.prevent="copy">
     <label>Name <input v-model="name" maxlength="120" /></label>
-    <label>Finished <span><input v-model="width" class="short" aria-label="Finished width" /> x <input v-model="height" class="short" aria-label="Finished height" /> {{ block.face.units }}</span></label>
+    <label>Finished <span><input v-model="width" class="short" aria-label="Finished width" /> x <input v-model="height" class="short" aria-label="Finished height" /> {{ block.unit }}</span></label>
     <p class="soft">Order, pressing, locks and ways go with it as far as they fit; what is sewn stays with the first.</p>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <div><ElButton type="primary" native-type="submit" :disabled="isBusy">Make the copy</ElButton><ElButton @click="emit('close')">Not now</ElButton></div>

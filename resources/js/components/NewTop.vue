@@ -4,7 +4,6 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { ShelfBlock, TopShown } from '@/api/types'
-import BlockFace from '@/drawing/BlockFace.vue'
 
 /** Which blocks of the shelf a new top is made of. */
 defineProps<{ blocks: ShelfBlock[] }>()
@@ -34,7 +33,7 @@ async function begin() {
     <fieldset>
       <legend>Of which blocks? The first you choose gives the size; others of its shape are taken in that size.</legend>
       <label v-for="block in blocks" :key="block.id" class="block">
-        <BlockFace :face="block.face" :label="`${block.name}, face`" :pixels="84" />
+        <img :src="block.picture" :alt="`${block.name}, face`" loading="lazy" width="84" :height="Math.round((84 * block.height) / block.width)" />
         <span><input v-model="chosen" type="checkbox" :value="block.id" /> {{ block.name }}</span>
       </label>
     </fieldset>

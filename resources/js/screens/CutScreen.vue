@@ -11,7 +11,7 @@ import UnitCard from '@/components/cutting/UnitCard.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
-import { useRail, useStations } from '@/composables/useStations'
+import { useStations } from '@/composables/useStations'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
 
@@ -33,7 +33,7 @@ watch(
   { immediate: true },
 )
 
-const stations = useStations(useRail(() => props.block).rail)
+const { stations } = useStations(() => props.block, () => shown.value?.block.version)
 const fabrics = computed(() => new Map((shown.value?.face.fabrics ?? []).map((fabric) => [fabric.key, fabric])))
 const done = computed(() => shown.value?.cuts.filter((cut) => cut.isDone).length ?? 0)
 

@@ -11,7 +11,7 @@ import SeamTest from '@/components/joins/SeamTest.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
-import { useRail, useStations } from '@/composables/useStations'
+import { useStations } from '@/composables/useStations'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted, percent } from '@/drawing/words'
@@ -32,7 +32,7 @@ watch(
   { immediate: true },
 )
 
-const stations = useStations(useRail(() => props.block).rail)
+const { stations } = useStations(() => props.block, () => shown.value?.block.version)
 const ranked = computed(() => {
   const byId = new Map((shown.value?.joins ?? []).map((one) => [one.id, one]))
   return (shown.value?.care ?? []).flatMap((id) => byId.get(id) ?? [])

@@ -8,7 +8,7 @@ import ProblemNote from '@/components/ProblemNote.vue'
 import StationRail from '@/components/StationRail.vue'
 import StrandDiagram from '@/components/StrandDiagram.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
-import { useRail, useStations } from '@/composables/useStations'
+import { useStations } from '@/composables/useStations'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
@@ -25,8 +25,7 @@ const dropped = shallowRef<{ name: string; sew: unknown } | null>(null)
 
 watch(() => props.block, load, { immediate: true })
 
-const { rail, load: loadRail } = useRail(() => props.block)
-const stations = useStations(rail)
+const { stations } = useStations(() => props.block, () => shown.value?.block.version)
 const isPossible = (order: OrderShown): order is OrderPossible => 'figures' in order
 const chosen = computed(() => shown.value?.orders.find((order) => order.order === shown.value?.chosen))
 const parts = computed(() => (chosen.value && isPossible(chosen.value) ? chosen.value.parts : []))
@@ -40,14 +39,13 @@ async function load() {
 
 async function choose(order: Order) {
   const now = shown.value
-  if (now === null || isSaving.value || order === now.chosen) return
+  if (now === null || isSaving.value || (order === now.chosen && now.isDecided)) return
   isSaving.value = true
   await told(async () => {
     const saved = await api.chooseOrder(now.block.id, now.block.version, order)
-    shown.value = { ...now, chosen: saved.order, block: { ...now.block, version: saved.version } }
+    shown.value = { ...now, chosen: saved.order, isDecided: true, block: { ...now.block, version: saved.version } }
   })
   isSaving.value = false
-  await loadRail()
 }
 
 const possible = computed(() => (shown.value?.orders ?? []).filter(isPossible))
@@ -65,7 +63,6 @@ async function saved(ask: (block: number, version: number) => Promise<{ order: O
     shown.value = await api.orders(props.block)
   })
   isSaving.value = false
-  await loadRail()
 }
 
 async function keep(name: string, sew: unknown) {
@@ -107,6 +104,7 @@ const facts = (order: OrderPossible) => [
       <header>
         <h1>{{ shown.block.name }}</h1>
         <p class="soft">Choose the order of sewing. The pictures show what still stands apart after each trip to the machine.</p>
+        <p v-if="!shown.isDecided && chosen" class="undecided" role="status">Nothing is chosen yet; until then it is sewn {{ chosen.words.toLowerCase() }}. <button type="button" class="link-button" :disabled="isSaving" @click="choose(shown.chosen)">{{ chosen.words }} is right</button></p>
         <p class="saved soft" role="status">{{ problem ? 'Not saved' : isSaving ? 'Saving' : 'Saved' }}</p>
       </header>
       <ProblemNote v-if="problem" :text="problem" @close="problem = null">

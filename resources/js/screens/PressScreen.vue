@@ -20,7 +20,7 @@ import StyleComparison from '@/components/StyleComparison.vue'
 import TotalsPanel from '@/components/TotalsPanel.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import { useStationKeys } from '@/composables/useStationKeys'
-import { railOf, useStations } from '@/composables/useStations'
+import { useStations } from '@/composables/useStations'
 import AskedByTops from '@/components/AskedByTops.vue'
 import BlockBack from '@/drawing/BlockBack.vue'
 import BlockFace from '@/drawing/BlockFace.vue'
@@ -53,7 +53,7 @@ watch(() => props.block, (block) => press.open(block), { immediate: true })
 
 const shown = computed(() => press.shown)
 useScreenTitle(() => (shown.value === null ? null : `Press, ${shown.value.block.name}`))
-const stations = useStations(computed(() => railOf(shown.value)))
+const { stations } = useStations(() => props.block, () => shown.value?.block.version)
 const highlighted = computed(() => (pointed.value.length > 0 ? pointed.value : step.value === null ? [] : (shown.value?.steps[step.value]?.joins ?? [])))
 const onFace = computed(() => (step.value === null && pointed.value.length === 0 ? (press.selected?.pile ?? []) : highlighted.value))
 

@@ -1,17 +1,19 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref, type Ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
-import { everythingAddress, fileAddress, topFileAddress } from '@/api/client'
-import CopyBlock from '@/components/CopyBlock.vue'
+import { everythingAddress, fileAddress, tagTop, topFileAddress } from '@/api/client'
 import NewBlock from '@/components/NewBlock.vue'
 import NewTop from '@/components/NewTop.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import BlockCard from '@/components/shelf/BlockCard.vue'
+import FindOnShelf from '@/components/shelf/FindOnShelf.vue'
+import TagsField from '@/components/shelf/TagsField.vue'
+import { useKept } from '@/composables/useKept'
 import { useScreenTitle } from '@/composables/useScreenTitle'
-import BlockFace from '@/drawing/BlockFace.vue'
-import FractionText from '@/drawing/FractionText.vue'
 import TopFace from '@/drawing/TopFace.vue'
+import { ago, found, sorted, tagsOf, type Sorting } from '@/drawing/shelf'
 import { counted } from '@/drawing/words'
 import { useShelfStore } from '@/stores/shelf'
 
@@ -21,8 +23,21 @@ const isOver = ref(false)
 const arrived = ref<string | null>(null)
 const isBeginning = ref(false)
 const isBeginningTop = ref(false)
-/** The block that is being copied. */
-const copying = ref<number | null>(null)
+/** The top whose tags are being written. */
+const tagging = ref<number | null>(null)
+const look = ref('')
+const tags = ref<string[]>([])
+const sorting = useKept('shelf-sorting', 'name') as Ref<Sorting>
+const now = Date.now()
+
+const allBlocks = computed(() =>
+  shelf.blocks.map((thing) => ({ thing, name: thing.name, tags: thing.tags, touched: thing.touched, words: [...thing.fabrics, thing.finished.join(' x '), thing.unit], area: thing.width * thing.height, progress: thing.stepsInAll ? thing.stepsDone / thing.stepsInAll : 0 })),
+)
+const allTops = computed(() => shelf.tops.map((thing) => ({ thing, name: thing.name, tags: thing.tags, touched: thing.touched, words: ['top', ...thing.picture.fabrics.map((fabric) => fabric.name)], area: thing.places, progress: 0 })))
+const all = computed(() => [...allBlocks.value, ...allTops.value])
+const tagsInUse = computed(() => tagsOf(all.value))
+const blocks = computed(() => sorted(found(allBlocks.value, look.value, tags.value), sorting.value))
+const tops = computed(() => sorted(found(allTops.value, look.value, tags.value), sorting.value))
 const router = useRouter()
 
 onMounted(shelf.load)
@@ -81,46 +96,45 @@ useScreenTitle(() => 'On the shelf')
       </ul>
     </section>
 
+    <FindOnShelf v-if="all.length > 1" v-model:look="look" v-model:tags="tags" v-model:sorting="sorting" :tags-in-use="tagsInUse" :shown="blocks.length + tops.length" :all="all.length" />
+    <p v-if="all.length > 0 && blocks.length + tops.length === 0" class="nothing">Nothing on the shelf is called so. <button type="button" class="link-button" @click="((look = ''), (tags = []))">Show everything</button></p>
     <ul v-if="shelf.blocks.length > 0" class="blocks">
-      <li v-for="block in shelf.blocks" :key="block.id">
-        <RouterLink class="open" :to="{ name: 'press', params: { block: block.id } }" :aria-label="`Open ${block.name}`">
-          <BlockFace :face="block.face" :label="`${block.name}, face`" :pixels="300" />
-        </RouterLink>
-        <div class="caption">
-          <h2>{{ block.name }}</h2>
-          <p class="soft">
-            <FractionText :text="block.face.finished.join(' x ')" /> {{ block.face.units }} finished, {{ counted(block.units, 'unit') }}<template v-if="block.stepsDone > 0">, {{ counted(block.stepsDone, 'step') }} done</template>
-          </p>
-        </div>
-        <div class="deeds">
-          <RouterLink class="link-button" :to="{ name: 'wall', params: { block: block.id } }">Lay out</RouterLink>
-          <a class="link-button" :href="fileAddress(block.id)" download>Keep as a file</a>
-          <button type="button" class="link-button" :aria-expanded="copying === block.id" @click="copying = copying === block.id ? null : block.id">Copy</button>
-          <button type="button" class="link-button" @click="shelf.takeOff(block)">Take off</button>
-        </div>
-        <CopyBlock v-if="copying === block.id" :block="block" @made="router.push({ name: 'wall', params: { block: $event.id } })" @close="copying = null" />
-      </li>
+      <BlockCard
+        v-for="{ thing } in blocks"
+        :key="thing.id"
+        :block="thing"
+        :tags-in-use="tagsInUse"
+        :now="now"
+        @take-off="shelf.takeOff(thing)"
+        @tagged="thing.tags = $event"
+        @copied="router.push({ name: 'wall', params: { block: $event.id } })"
+      />
     </ul>
     <div v-else-if="shelf.isLoaded && shelf.unopened.length === 0" class="empty">
       <h2>The shelf is empty</h2>
       <p>Blocks stand here. Begin a new one, or choose a block file, <code>*.keenseam.json</code>.</p>
     </div>
 
-    <template v-if="shelf.tops.length > 0">
+    <template v-if="tops.length > 0">
       <h2 class="kind">Tops</h2>
       <ul class="tops">
-        <li v-for="top in shelf.tops" :key="top.id">
+        <li v-for="{ thing: top } in tops" :key="top.id">
           <RouterLink class="open" :to="{ name: 'top', params: { top: top.id } }" :aria-label="`Open the top ${top.name}`">
             <TopFace :picture="top.picture" :label="`${top.name} as it hangs`" />
           </RouterLink>
           <div class="caption">
             <h3>{{ top.name }}</h3>
-            <p class="soft">{{ counted(top.places, 'place') }}, {{ top.picture.isOnPoint ? 'on point' : 'straight' }}</p>
+            <p class="soft">{{ counted(top.places, 'place') }}, {{ top.picture.isOnPoint ? 'on point' : 'straight' }}, touched {{ ago(top.touched, now) }}</p>
+            <ul v-if="top.tags.length > 0" class="tags" :aria-label="`Tags of ${top.name}`">
+              <li v-for="tag in top.tags" :key="tag">{{ tag }}</li>
+            </ul>
           </div>
           <div class="deeds">
             <a class="link-button" :href="topFileAddress(top.id)" download :aria-label="`Keep as a file: ${top.name}`">Keep as a file</a>
+            <button type="button" class="link-button" :aria-expanded="tagging === top.id" :aria-label="`Tags of ${top.name}`" @click="tagging = tagging === top.id ? null : top.id">Tags</button>
             <button type="button" class="link-button" :aria-label="`Take off ${top.name}`" @click="shelf.takeTopOff(top)">Take off</button>
           </div>
+          <TagsField v-if="tagging === top.id" :name="top.name" :tags="top.tags" :used="tagsInUse" :keep="(words) => tagTop(top.id, words)" @kept="top.tags = $event" />
         </li>
       </ul>
     </template>
@@ -203,13 +217,13 @@ h1 {
   padding-top: 16px;
 }
 
-.blocks li,
-.tops li {
+.tops > li {
   display: grid;
+  align-content: start;
   gap: 4px;
 }
 
-.open {
+.shelf :deep(.open) {
   display: block;
   aspect-ratio: 1;
   padding: 14px;
@@ -217,7 +231,7 @@ h1 {
   border: 1px solid var(--hair);
 }
 
-.open:hover {
+.shelf :deep(.open:hover) {
   border-color: var(--thread);
 }
 
@@ -226,22 +240,52 @@ h1 {
   font-size: 24px;
 }
 
-.caption {
+.shelf :deep(.open img) {
+  display: block;
+  width: 100%;
+  height: 100%;
+  object-fit: contain;
+}
+
+.bring-in .el-button {
+  margin: 0;
+}
+
+.shelf :deep(.tags) {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  padding-top: 4px;
+}
+
+.shelf :deep(.tags li) {
+  padding: 0 10px;
+  border: 1px solid var(--thread-rest);
+  border-radius: 12px;
+  font-size: 15px;
+}
+
+.shelf :deep(.caption) {
   padding-top: 10px;
+}
+
+.nothing {
+  padding: 24px 0;
+  font-size: 17px;
 }
 
 h3 {
   font-size: 21px;
 }
 
-.caption p {
+.shelf :deep(.caption p) {
   font-size: 17px;
 }
 
-.deeds {
+.shelf :deep(.deeds) {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 24px;
+  gap: 0 20px;
 }
 
 .unopened {

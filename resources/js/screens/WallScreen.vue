@@ -20,7 +20,7 @@ import WallGrid from '@/components/wall/WallGrid.vue'
 import WholePanel from '@/components/wall/WholePanel.vue'
 import { useDrawingBoard } from '@/composables/useDrawingBoard'
 import { useScreenTitle } from '@/composables/useScreenTitle'
-import { useRail, useStations } from '@/composables/useStations'
+import { useStations } from '@/composables/useStations'
 import { useStationKeys, type StationKey } from '@/composables/useStationKeys'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
@@ -63,8 +63,7 @@ watch(
 
 const shown = computed(() => wall.shown)
 useScreenTitle(() => (shown.value === null ? null : `Wall, ${shown.value.block.name}`))
-const { rail, load: loadRail } = useRail(() => props.block)
-const stations = useStations(rail)
+const { stations, load: loadRail } = useStations(() => props.block)
 watch(() => wall.figures, loadRail)
 const fabrics = computed<WallFabric[]>(() => shown.value?.face.fabrics ?? [])
 const byKey = (key: string | null | undefined) => fabrics.value.find((fabric) => fabric.key === key)

@@ -1,5 +1,7 @@
 // Generated from schema/screens.schema.json by `npm run types`. Do not edit.
 
+/** Her own words for finding it. */
+export type Tags = string[]
 /** A place on the face in the block's unit of length, x to the right, y down. For drawing only. */
 export type Place = [number, number]
 export type PressDirection = 'left' | 'right' | 'open'
@@ -291,6 +293,9 @@ export interface TopShown {
   }
 }
 export interface TopOnShelf {
+  tags: Tags
+  /** When, in milliseconds since 1970. */
+  touched: number
   id: number
   name: string
   places: number
@@ -619,13 +624,30 @@ export interface TopPlanned {
   state: 'done' | 'working'
   plan: TopPlanShown | null
 }
+export interface TagsKept {
+  tags: Tags
+}
 export interface ShelfBlock {
   id: number
   name: string
   version: number
   units: number
+  /** One size when square, else width and height. */
+  finished: string[]
+  unit: 'in' | 'mm'
+  /** In inches, for sorting. */
+  width: number
+  height: number
+  fabrics: string[]
+  /** Where its face is, as an image. */
+  picture: string
+  tags: Tags
+  /** When, in milliseconds since 1970. */
+  touched: number
   stepsDone: number
-  face: FaceShown
+  stepsInAll: number | null
+  /** The station where its work stopped. */
+  stoppedAt: 'wall' | 'cut' | 'order' | 'press' | 'machine'
   /** What of the plan of a file that came in fits nothing of the block, in sentences. */
   leftOut?: string[]
 }
@@ -1025,14 +1047,14 @@ export interface MeasuredChanged {
   }[]
   changed: ChangedEntries
 }
-/** The figures on the line of stitching; null where the plan is not known yet. */
+/** The stations on the line of stitching. */
 export interface RailShown {
-  units: number
-  nested: number | null
-  matches: number | null
-  sewn: number
-  seams: number
-  order: Order
+  stations: {
+    name: string
+    word: string
+    note: string
+    isDone: boolean
+  }[]
 }
 /** The plan for the press station: piles once, and which seams are locked or pressed beside the joins. */
 export interface PressAnswer {
@@ -1201,6 +1223,8 @@ export interface OrderImpossible {
 export interface OrdersShown {
   block: BlockTold
   chosen: Order
+  /** Whether she chose it herself. */
+  isDecided: boolean
   face: FaceShown
   orders: OrderShown[]
 }
