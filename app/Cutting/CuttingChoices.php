@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Cutting;
 
 use App\Exceptions\ChoiceNotKnown;
+use App\House\House;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\BuildChoice;
 use KeenSeam\Core\Making\CutNotPossible;
@@ -21,9 +22,6 @@ use KeenSeam\Core\Measure\LengthUnit;
 /** How a quilter wants a block cut, as it is kept with the block and sent by the screen. */
 final readonly class CuttingChoices
 {
-    /** Marks of the ruler to the inch or millimetre. */
-    private const MARKS = [LengthUnit::Inch->value => [8, 16], LengthUnit::Millimetre->value => [1, 2]];
-
     /**
      * @param array<string, string>      $ways    key of the chosen way by class
      * @param array<string, BuildChoice> $builds  by class
@@ -102,17 +100,17 @@ final readonly class CuttingChoices
     }
 
     /** @throws KeenSeamProblem when the width is no length, or the ruler has no such marks */
-    public function question(LengthUnit $unit, Margin $habit): CutQuestion
+    public function question(LengthUnit $unit, House $house): CutQuestion
     {
-        if ($this->marks !== null && ! in_array($this->marks, self::MARKS[$unit->value], true)) {
-            throw ChoiceNotKnown::among('marks', array_map(strval(...), self::MARKS[$unit->value]));
+        if ($this->marks !== null && ! in_array($this->marks, House::MARKS[$unit->value], true)) {
+            throw ChoiceNotKnown::among('marks', array_map(strval(...), House::MARKS[$unit->value]));
         }
         $width = $this->width === null ? null : Length::parse($this->width, $unit);
         if ($width !== null && ! $width->isPositive()) {
             throw ChoiceNotKnown::count('width');
         }
 
-        return new CutQuestion($this->blocks, $this->preference, $this->ways, new Margins($habit, true, $this->margins, $this->stacks), $this->marks, $width?->in($unit), $this->builds);
+        return new CutQuestion($this->blocks, $this->preference, $this->ways, new Margins($house->margin, true, $this->margins, $this->stacks), $this->marks ?? $house->marks[$unit->value], $width?->in($unit), $this->builds);
     }
 
     /** @return array<string, mixed> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Documents;
 
 use App\Cutting\CuttingChoices;
-use App\Models\Habit;
+use App\House\House;
 use App\Models\ShelfBlock;
 use KeenSeam\Core\Making\Cut;
 use KeenSeam\Core\Making\CuttingPlan;
@@ -73,9 +73,9 @@ final readonly class CuttingDocument
         return [
             'block' => ['id' => $this->block->id, 'name' => $this->block->name, 'version' => $this->block->version],
             'choices' => $this->choices->toArray(),
-            'habit' => Habit::margin()->value,
+            'habit' => House::now()->margin->value,
             'preferences' => array_map(static fn (Preference $one): array => ['preference' => $one->value, 'words' => $one->words()], Preference::cases()),
-            'width' => $this->choices->question($face->block->unit, Habit::margin())->widthFor($face->block->unit)->toText(),
+            'width' => $this->choices->question($face->block->unit, House::now())->widthFor($face->block->unit)->toText(),
             'face' => FaceDocument::of($face),
             'units' => array_map($this->unit(...), $this->plan->units),
             'cuts' => array_map($this->cut(...), $this->plan->cuts),

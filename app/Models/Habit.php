@@ -5,18 +5,15 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use KeenSeam\Core\Making\Margin;
 
 /**
- * What the house does the same way over all blocks.
+ * One thing that the house does the same way over all blocks; see House.
  *
  * @property string $name
  * @property string $value
  */
 final class Habit extends Model
 {
-    private const MARGIN = 'margin';
-
     public $timestamps = false;
 
     public $incrementing = false;
@@ -26,15 +23,4 @@ final class Habit extends Model
     protected $keyType = 'string';
 
     protected $guarded = [];
-
-    /** How units that are sewn from squares are cut: larger and squared up, unless the house has another habit. */
-    public static function margin(): Margin
-    {
-        return Margin::tryFrom((string) self::query()->find(self::MARGIN)?->value) ?? Margin::Larger;
-    }
-
-    public static function keepMargin(Margin $margin): void
-    {
-        self::query()->updateOrCreate(['name' => self::MARGIN], ['value' => $margin->value]);
-    }
 }

@@ -20,7 +20,7 @@ final class History
      * What a change may touch, and an undo puts back. Those after the layout are of changes kept by earlier versions, which
      * told seams by their numbers and forgot what was said of them.
      */
-    private const STATE = [...self::LAYOUT, 'locks', 'two_piles', 'steps_done', 'measured_parts'];
+    private const STATE = [...self::LAYOUT, 'locks', 'two_piles', 'steps_done', 'measured_parts', 'take_up', 'leave', 'ease', 'cutting', 'cut_done'];
 
     private const LAYOUT = ['name', 'document', 'meant', 'swatches', 'picture'];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wall;
 
+use App\House\House;
 use KeenSeam\Core\Block\Block;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
@@ -29,12 +30,15 @@ final readonly class StartAsked
 
     public Length $height;
 
+    private Length $allowance;
+
     private bool $isFigureDark;
 
     /** @throws KeenSeamProblem */
     public function __construct(EditFields $fields)
     {
         $this->unit = $fields->choice('units', LengthUnit::class);
+        $this->allowance = House::now()->allowance($this->unit);
         $this->columns = self::lines($fields, 'columns');
         $this->rows = self::lines($fields, 'rows');
         $this->width = self::side($fields, 'width', $this->unit);
@@ -44,7 +48,7 @@ final readonly class StartAsked
 
     public function block(Start $start, string $name): Block
     {
-        return $start->block($name, $this->unit, $this->width, $this->height, $this->unit === LengthUnit::Inch ? Length::ofInches(1, 4) : Length::of(Fraction::of(6), $this->unit), $this->columns, $this->rows, $this->isFigureDark);
+        return $start->block($name, $this->unit, $this->width, $this->height, $this->allowance, $this->columns, $this->rows, $this->isFigureDark);
     }
 
     /** @return list<array{string, string}> sizes near this one whose rows and columns cut well; none where this one does */

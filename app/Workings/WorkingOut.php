@@ -6,7 +6,7 @@ namespace App\Workings;
 
 use App\BlockFiles\BlockFileReader;
 use App\Cutting\CuttingChoices;
-use App\Models\Habit;
+use App\House\House;
 use App\Models\ShelfBlock;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
@@ -144,8 +144,8 @@ final class WorkingOut
     public function cuttingWith(CuttingChoices $choices): CuttingPlan
     {
         return $this->parts->part(
-            KeptParts::key('cutting', [...$this->drawnSources(), $choices->toArray(), Habit::margin()]),
-            fn (): CuttingPlan => CuttingPlan::of($this->drawn(), $choices->question($this->drawn()->face->block->unit, Habit::margin())),
+            KeptParts::key('cutting', [...$this->drawnSources(), $choices->toArray(), ...House::now()->cuttingSources()]),
+            fn (): CuttingPlan => CuttingPlan::of($this->drawn(), $choices->question($this->drawn()->face->block->unit, House::now())),
         );
     }
 
@@ -199,7 +199,7 @@ final class WorkingOut
     public function pedal(): Pedal
     {
         $head = $this->planHead();
-        $sources = [$head->content, $this->block->cutting, Habit::margin(), $this->block->chain, $this->block->square_up];
+        $sources = [$head->content, $this->block->cutting, ...House::now()->cuttingSources(), $this->block->chain, $this->block->square_up];
 
         return $this->heavy(PedalSheet::Whole, KeptParts::key('pedal', $sources), fn (): Pedal => new Pedal(
             substr(md5($head->content.serialize($sources)), 0, 12),
@@ -276,7 +276,7 @@ final class WorkingOut
         $choices = $this->choices();
         $drawn = $choices->mayChangeSeams() ? $this->drawn() : null;
         try {
-            return WorkSteps::of($this->plan(), $choices->question($this->design()->unit, Habit::margin()), $this->block->chain, $drawn, $this->block->square_up);
+            return WorkSteps::of($this->plan(), $choices->question($this->design()->unit, House::now()), $this->block->chain, $drawn, $this->block->square_up);
         } catch (CutNotPossible) {
             // A way that was chosen for a unit which is another one by now.
             return WorkSteps::of($this->plan(), new CutQuestion($choices->blocks), $this->block->chain, $drawn, $this->block->square_up);
@@ -287,8 +287,9 @@ final class WorkingOut
     {
         $drawn = $this->drawn();
         $unit = $drawn->face->block->unit;
-        $plain = CuttingPlan::of($drawn, $this->choices()->withoutUnits()->question($unit, Margin::Exact));
-        $cutting = CuttingPlan::of($drawn, $this->choices()->fitting($plain)->question($unit, Margin::Exact));
+        $house = House::usual()->withMargin(Margin::Exact); // seams do not follow from the house
+        $plain = CuttingPlan::of($drawn, $this->choices()->withoutUnits()->question($unit, $house));
+        $cutting = CuttingPlan::of($drawn, $this->choices()->fitting($plain)->question($unit, $house));
         $sewn = ChosenBuilds::sewn($drawn, $cutting, new PressQuestion($this->block->style), self::untilEnd());
         // Written and read once, so that it is the same whether it was kept or not.
         $file = json_encode(BlockFileWriter::write($sewn->face->block), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);

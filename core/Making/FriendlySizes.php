@@ -33,7 +33,7 @@ final readonly class FriendlySizes
         if ($awkward === []) {
             return new self([], []);
         }
-        $common = array_reduce($sides, self::greatestCommonDivisor(...), 0);
+        $common = self::common($sides);
         // All sides are multiples of $common steps; at k marks for each of these every side is on a mark.
         $now = Fraction::of($common * $marks, $steps);
         $below = intdiv($now->numerator, $now->denominator);
@@ -47,6 +47,18 @@ final readonly class FriendlySizes
         sort($awkward); // shortest first
 
         return new self(array_map(static fn (int $side): Length => Length::of(Fraction::of($side, $steps), $unit), $awkward), $nearest);
+    }
+
+    /** The longest length that goes into every side of a unit, in lattice steps. */
+    public static function commonStep(Face $face): int
+    {
+        return self::common(self::sides($face->whole));
+    }
+
+    /** @param list<int> $sides */
+    private static function common(array $sides): int
+    {
+        return array_reduce($sides, self::greatestCommonDivisor(...), 0);
     }
 
     /** @return list<int> lengths of the sides of all units and patches' cells, in lattice steps, each once */

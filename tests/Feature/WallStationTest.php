@@ -254,7 +254,7 @@ final class WallStationTest extends TestCase
         self::assertContains(16, $press['locked']);
         self::assertSame($this->getJson('/api/blocks/3/cutting')->json('choices'), $this->getJson("/api/blocks/{$copy['id']}/cutting")->json('choices'));
         self::assertSame([], array_filter($this->getJson("/api/blocks/{$copy['id']}/work")->json('steps'), static fn (array $step): bool => $step['isDone']));
-        self::assertSame(['12'], $this->getJson('/api/blocks/3')->json('face.finished'));
+        self::assertSame(['12'], $this->getJson('/api/blocks/3')->json('finished'));
         $this->postJson('/api/blocks/3/copy', ['name' => 'x', 'width' => 'big', 'height' => '8'])->assertUnprocessable();
         $this->postJson('/api/blocks/3/copy', ['name' => 'x', 'width' => '1/2', 'height' => '1/2'])->assertUnprocessable();
         self::assertSame(4, ShelfBlock::query()->count());

@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Cutting\CuttingChoices;
 use App\Documents\CuttingDocument;
 use App\Exceptions\ChoiceNotKnown;
+use App\House\House;
 use App\Http\SeenVersion;
-use App\Models\Habit;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
 use App\Workings\Workings;
@@ -37,7 +37,7 @@ final readonly class CuttingController
         $this->workings->of($block)->cuttingWith($choices); // a choice that cannot be is refused before it is kept
         $block->saveOver(SeenVersion::of($request), ['cutting' => $choices->toArray()]);
         if ($habit !== null) {
-            Habit::keepMargin($habit);
+            House::keep(['margin' => $habit->value]);
         }
 
         return $this->shown($block);

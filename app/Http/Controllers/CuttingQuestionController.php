@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Documents\PatternDocument;
-use App\Models\Habit;
+use App\House\House;
 use App\Models\ShelfBlock;
 use App\Wall\EditNotReadable;
 use App\Workings\Workings;
@@ -177,7 +177,7 @@ final readonly class CuttingQuestionController
         $working = $this->workings->of($block);
         $drawn = $working->drawn();
 
-        return [$drawn, $working->choicesThatFit()->question($drawn->face->block->unit, $habit ?? Habit::margin())];
+        return [$drawn, $working->choicesThatFit()->question($drawn->face->block->unit, $habit === null ? House::now() : House::now()->withMargin($habit))];
     }
 
     private function length(Request $request, string $field, Construction $sewn): Fraction

@@ -624,6 +624,23 @@ export interface TopPlanned {
   state: 'done' | 'working'
   plan: TopPlanShown | null
 }
+/** What the house does the same way over all blocks. */
+export interface HouseShown {
+  units: 'in' | 'mm'
+  margin: 'larger' | 'exact'
+  paper: 'letter' | 'a4'
+  /** Marks of the ruler to the inch. */
+  marks_in: number
+  marks_mm: number
+  allowance_in: string
+  allowance_mm: string
+}
+/** Names of what is measured otherwise now, of that what kept its size though others did not, and what could not be. */
+export interface HouseSwitched {
+  switched: string[]
+  sameSize: string[]
+  left: string[]
+}
 export interface TagsKept {
   tags: Tags
 }
