@@ -34,7 +34,7 @@ final class MachineTest extends BrowserTestCase
         $this->browser->navigate()->refresh();
         $this->seesText('All sewn and pressed');
         $this->visit('/');
-        $this->seesText("$all steps done");
+        $this->waitUntil(fn (): bool => str_contains($this->find('.blocks')->getText(), 'all sewn'), 'the shelf does not tell');
     }
 
     public function test_keys_pressed_while_the_server_is_away_are_neither_lost_nor_doubled(): void

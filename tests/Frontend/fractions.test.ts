@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { nearSizes, readSize } from '@/drawing/fractions'
+import { asOnRuler, asTyped, nearSizes, readSize } from '@/drawing/fractions'
 
 describe('sizes a ruler shows', () => {
   it('are read as they are written', () => {
@@ -16,5 +16,22 @@ describe('sizes a ruler shows', () => {
 
   it('keep an expected size that is on no mark', () => {
     expect(nearSizes('4.123456', 'in', 1)).toEqual(['4 1/16', '4.123456', '4 3/16'])
+  })
+})
+
+describe('numbers as a ruler shows them', () => {
+  it('are halves of halves in inches, and about where no mark is', () => {
+    expect(asOnRuler('12 1/2 x 7/32, ≈4 1/8', 'in')).toBe('12 1/2 x 7/32, ≈4 1/8')
+    expect(asOnRuler('4 1/10 and 1/3', 'in')).toBe('≈4 3/32 and ≈11/32')
+    expect(asOnRuler('3 99/100', 'in')).toBe('≈4')
+  })
+
+  it('are decimals in millimetres', () => {
+    expect(asOnRuler('304 4/5 x 6 7/20', 'mm')).toBe('304.8 x 6.35')
+    expect(asOnRuler('47 1/3, ≈12 1/2, 9', 'mm')).toBe('≈47.33, ≈12.5, 9')
+  })
+
+  it('stand in a field as what they are', () => {
+    expect([asTyped('4 1/10', 'in'), asTyped('4 3/8', 'in'), asTyped('4 1/3', 'in'), asTyped('304 4/5', 'mm'), asTyped('≈7 1/2', 'mm'), asTyped('100 1/3', 'mm')]).toEqual(['4.1', '4 3/8', '4 1/3', '304.8', '7.5', '100 1/3'])
   })
 })

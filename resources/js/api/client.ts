@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { pressShown } from './changes'
-import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TagsKept, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, HouseShown, HouseSwitched, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TagsKept, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -14,6 +14,18 @@ export class ProblemError extends Error {
     this.name = 'ProblemError'
   }
 }
+
+export const house = () => ask<HouseShown>('GET', '/house')
+
+export const changeHouse = (part: Partial<HouseShown>) => ask<HouseShown>('PUT', '/house', { json: part })
+
+/** What becomes of sizes when they are measured in the other unit. */
+export type Switching = 'exactly' | 'sensibly'
+
+/** Everything on the shelf in one unit of length. */
+export const switchHouse = (units: HouseShown['units'], how: Switching) => ask<HouseSwitched>('POST', '/house/units', { json: { units, how } })
+
+export const switchBlock = (block: number, version: number, units: HouseShown['units'], how: Switching) => ask<WallShown>('PUT', `/blocks/${block}/units`, { version, json: { units, how } })
 
 export const shelf = () => ask<ShelfShown>('GET', '/blocks')
 

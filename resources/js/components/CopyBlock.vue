@@ -4,13 +4,14 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { ShelfBlock } from '@/api/types'
+import { asTyped } from '@/drawing/fractions'
 
 /** A block once more, as large or in another size. */
 const props = defineProps<{ block: ShelfBlock }>()
 const emit = defineEmits<{ made: [block: ShelfBlock]; close: [] }>()
 
 const name = ref(`${props.block.name}, again`)
-const [width, height] = [ref(props.block.finished[0] ?? ''), ref(props.block.finished[1] ?? props.block.finished[0] ?? '')]
+const [width, height] = [ref(asTyped(props.block.finished[0] ?? '', props.block.unit)), ref(asTyped(props.block.finished[1] ?? props.block.finished[0] ?? '', props.block.unit))]
 const problem = ref('')
 const isBusy = ref(false)
 

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
 import type { ShelfBlock, StartPictures } from '@/api/types'
+import { provideUnits, type Units } from '@/composables/useUnits'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
+import { useHouseStore } from '@/stores/house'
 
 /** What a new block begins with, as pictures that change while it is typed. */
 const emit = defineEmits<{ made: [block: ShelfBlock]; problem: [text: string] }>()
@@ -21,7 +23,12 @@ const wrong = shallowRef<{ field: string; words: string } | null>(null)
 const start = ref('blank')
 const name = ref('')
 const fields = ref<Record<Field, string>>({ columns: '4', rows: '4', width: '12', height: '12' })
-const units = ref<'in' | 'mm'>('in')
+const store = useHouseStore()
+/** As the house measures, until she says otherwise. */
+const ownUnits = ref<Units | null>(null)
+const units = computed<Units>({ get: () => ownUnits.value ?? store.house?.units ?? 'in', set: (chosen) => (ownUnits.value = chosen) })
+onMounted(store.load)
+provideUnits(() => units.value)
 const figure = ref<'dark' | 'light'>('dark')
 const isBusy = ref(false)
 /** What a block commonly measures in each unit; sizes the quilter wrote herself stay as she wrote them. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
+import SettingsButton from '@/components/settings/SettingsButton.vue'
 
 const props = defineProps<{ stations: { name: string; word: string; note: string; isDone: boolean }[]; block: number; here: string }>()
 
@@ -29,6 +30,7 @@ watch([() => props.here, () => props.stations], () => nextTick(showHere))
         </RouterLink>
       </li>
     </ol>
+    <SettingsButton class="to-settings" />
   </nav>
 </template>
 
@@ -127,7 +129,23 @@ li.here .knot {
   font-size: 14px;
 }
 
+.to-settings {
+  margin-top: 28px;
+}
+
 @media (max-width: 900px) {
+  .to-settings {
+    margin: 0;
+  }
+
+  .to-settings :deep(span) {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+
   .station-rail {
     display: flex;
     align-items: center;

@@ -2,6 +2,7 @@
 import { ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { PileChoice, PilesShown, PressStyle, StyleShown } from '@/api/types'
+import TradeWord from '@/components/TradeWord.vue'
 import { counted, styleWords } from '@/drawing/words'
 
 /** The schools of pressing side by side, and what a second pile at the iron would gain. */
@@ -39,10 +40,10 @@ const split = (add: string | null, drop: string | null) =>
       <thead>
         <tr>
           <th scope="col"><span class="visually-hidden">School</span></th>
-          <th scope="col">stack</th>
-          <th scope="col">thickest</th>
-          <th scope="col">folded</th>
-          <th scope="col">shadow</th>
+          <th scope="col"><TradeWord of="stacked">stack</TradeWord></th>
+          <th scope="col"><TradeWord of="layers">thickest</TradeWord></th>
+          <th scope="col"><TradeWord of="folded">folded</TradeWord></th>
+          <th scope="col"><TradeWord of="shadow">shadow</TradeWord></th>
         </tr>
       </thead>
       <tbody>
@@ -56,6 +57,7 @@ const split = (add: string | null, drop: string | null) =>
       </tbody>
     </table>
     <p v-else class="soft" role="status">Pressing it in every way</p>
+    <p v-if="styles" class="soft">The schools: <template v-for="(key, i) in ['nest', 'furl', 'lump', 'dark', 'open'] as const" :key="key"><template v-if="i > 0">, </template><TradeWord :of="key" /></template>.</p>
     <p v-if="styles && pressed > 0" class="soft">Each goes round the {{ counted(pressed, 'seam') }} pressed already.</p>
     <template v-if="styles">
       <h3>Two piles at the iron</h3>

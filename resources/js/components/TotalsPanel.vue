@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { CrossingSeen, Figures, Nesting } from '@/api/types'
+import TradeWord from '@/components/TradeWord.vue'
 import StateMark from '@/drawing/StateMark.vue'
 import { nestingWords } from '@/drawing/words'
 
@@ -8,9 +9,9 @@ const props = defineProps<{ totals: Figures; before: Figures; crossings?: Crossi
 
 const kinds: Nesting[] = ['nested', 'stacked', 'flat', 'lopsided']
 const figures = computed(() => [
-  { key: 'nested', value: `${props.totals.nested}`, of: ` of ${props.totals.matches}`, words: 'crossings nest', change: props.totals.nested - props.before.nested, better: 1 },
-  { key: 'thickest', value: `${props.totals.thickest}`, of: '', words: 'layers in the thickest lump', change: props.totals.thickest - props.before.thickest, better: -1 },
-  { key: 'folded', value: `${props.totals.folded}`, of: '', words: 'seam ends folded back', change: props.totals.folded - props.before.folded, better: -1 },
+  { key: 'nested', value: `${props.totals.nested}`, of: ` of ${props.totals.matches}`, words: 'crossings nest', word: 'crossing' as const, change: props.totals.nested - props.before.nested, better: 1 },
+  { key: 'thickest', value: `${props.totals.thickest}`, of: '', words: 'layers in the thickest lump', word: 'layers' as const, change: props.totals.thickest - props.before.thickest, better: -1 },
+  { key: 'folded', value: `${props.totals.folded}`, of: '', words: 'seam ends folded back', word: 'folded' as const, change: props.totals.folded - props.before.folded, better: -1 },
 ])
 
 const meant = (kind: Nesting) => (props.crossings ?? []).filter((crossing) => crossing.kind === kind && crossing.isMeant).length
@@ -22,7 +23,7 @@ const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} 
   <section class="totals" aria-label="Totals">
     <dl class="figures">
       <div v-for="figure in figures" :key="figure.key" :data-total="figure.key">
-        <dt>{{ figure.words }}</dt>
+        <dt><TradeWord :of="figure.word">{{ figure.words }}</TradeWord></dt>
         <dd>
           <b>{{ figure.value }}</b><span class="of">{{ figure.of }}</span>
         </dd>
@@ -33,7 +34,7 @@ const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} 
       <li v-for="kind in kinds" :key="kind" :data-total="kind">
         <svg viewBox="-11 -11 22 22" aria-hidden="true"><StateMark :kind="kind" :size="20" decorative /></svg>
         <span class="count">{{ totals[kind] }}</span>
-        <span>{{ nestingWords[kind].word }}</span>
+        <TradeWord :of="kind">{{ nestingWords[kind].word }}</TradeWord>
         <span class="soft">{{ nestingWords[kind].means }}<template v-if="meant(kind) > 0">, {{ meant(kind) === totals[kind] ? 'as you chose' : `${meant(kind)} as you chose` }}</template></span>
       </li>
     </ul>

@@ -1,4 +1,5 @@
 import { onMounted, onUnmounted, type Ref } from 'vue'
+import { mayAct, useSingleKeys } from './useSingleKeys'
 
 export interface MachineKeys {
   /** The pedal's key, and whether the next key pressed becomes it. */
@@ -12,10 +13,14 @@ export interface MachineKeys {
   deeds: Record<string, () => unknown>
 }
 
+/** What is open over the machine has keys of its own. */
+const isInDialog = (event: KeyboardEvent) => event.target instanceof HTMLElement && event.target.closest('dialog, [role="dialog"]') !== null
+
 /** The machine works by keys alone, so by any pedal that types one. */
 export function useMachineKeys({ pedalKey, isChoosingKey, go, number, deeds }: MachineKeys) {
+  const single = useSingleKeys()
   function onKey(event: KeyboardEvent) {
-    if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return
+    if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || isInDialog(event)) return
     if (isChoosingKey.value) {
       event.preventDefault()
       if (event.key !== 'Escape' && event.key !== 'Tab') pedalKey.value = event.key
@@ -27,6 +32,8 @@ export function useMachineKeys({ pedalKey, isChoosingKey, go, number, deeds }: M
     if (event.key === pedalKey.value || event.key === ' ') {
       event.preventDefault()
       void go()
+    } else if (!mayAct(event, single.value, document.querySelector('main'))) {
+      return
     } else if (/^[1-9]$/.test(event.key) && number(Number(event.key))) {
       event.preventDefault()
     } else {

@@ -1,4 +1,5 @@
 import { onBeforeUnmount, onMounted } from 'vue'
+import { mayAct, useSingleKeys } from './useSingleKeys'
 
 export interface StationKey {
   /** As a keyboard event names it: "t", "ArrowUp", "?". */
@@ -29,10 +30,15 @@ export function keyFor(keys: StationKey[], event: Pick<KeyboardEvent, 'key' | 'c
   return keys.find((key) => key.key === name && (key.control ?? false) === control && (isFree(key) || (key.shift ?? false) === event.shiftKey))
 }
 
-/** Listens for a station's keys as long as the screen is there. */
-export function useStationKeys(keys: () => StationKey[]) {
+/**
+ * Listens for a station's keys as long as the screen is there.
+ *
+ * @param part what the keys belong to, as a selector: a quilter may have single keys act only while it has the focus
+ */
+export function useStationKeys(keys: () => StationKey[], part: string) {
+  const single = useSingleKeys()
   const listen = (event: KeyboardEvent) => {
-    if (isElsewhere(event.target) || isPress(event)) return
+    if (isElsewhere(event.target) || isPress(event) || !mayAct(event, single.value, document.querySelector(part))) return
     const found = keyFor(keys(), event)
     if (found === undefined) return
     event.preventDefault()

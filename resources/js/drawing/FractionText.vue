@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { fractionParts } from './fractions'
+import { useUnits, type Units } from '@/composables/useUnits'
+import { asOnRuler, fractionParts } from './fractions'
 
-const props = defineProps<{ text: string }>()
+/** Units only where they are others than those of the screen. */
+const props = defineProps<{ text: string; units?: Units }>()
 
-const parts = computed(() => fractionParts(props.text))
+const screen = useUnits()
+const parts = computed(() => fractionParts(asOnRuler(props.text, props.units ?? screen.value)))
 </script>
 
 <template>

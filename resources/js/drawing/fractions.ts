@@ -21,3 +21,32 @@ export function nearSizes(expected: string, units: 'in' | 'mm', each = 3): strin
   const middle = Math.round(readSize(expected) * marks)
   return Array.from({ length: 2 * each + 1 }, (_, i) => (i === each ? expected : written(middle + i - each, marks)))
 }
+
+/** Sixteenths are the finest a quilter's ruler has; what is smaller is told where a miss is that small. */
+const ON_RULER = new Set(['2', '4', '8', '16', '32', '64'])
+const FINEST = 32
+
+const FRACTION = /(≈?)(?:(\d+) )?(\d+)\/(\d+)/g
+const amount = (whole: string | undefined, above: string, below: string) => Number(whole ?? 0) + Number(above) / Number(below)
+const toHundredths = (number: number) => Math.round(number * 100) / 100
+
+/**
+ * Numbers as a ruler of that unit shows them: inches in halves of halves, millimetres in decimals. What no mark is exactly
+ * is said to be about it.
+ */
+export function asOnRuler(text: string, units: 'in' | 'mm'): string {
+  return text.replace(FRACTION, (as: string, about: string, whole: string | undefined, above: string, below: string) => {
+    const number = amount(whole, above, below)
+    if (units === 'mm') return `${about !== '' || Math.abs(toHundredths(number) - number) > 1e-9 ? '≈' : ''}${toHundredths(number)}`
+    return ON_RULER.has(below) ? as : `≈${written(Math.round(number * FINEST), FINEST)}`
+  })
+}
+
+/** A size as it may stand in a field and be sent again: the same length, without "about". */
+export function asTyped(text: string, units: 'in' | 'mm'): string {
+  return text.replace(FRACTION, (as: string, _: string, whole: string | undefined, above: string, below: string) => {
+    if (units === 'in' && ON_RULER.has(below)) return as
+    const decimal = amount(whole, above, below).toFixed(4).replace(/\.?0+$/, '')
+    return Math.abs(Number(decimal) - amount(whole, above, below)) < 1e-9 ? decimal : as.replace('≈', '')
+  })
+}

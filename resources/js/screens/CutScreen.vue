@@ -9,8 +9,11 @@ import StripPicture from '@/components/cutting/StripPicture.vue'
 import TemplatePicture from '@/components/cutting/TemplatePicture.vue'
 import UnitCard from '@/components/cutting/UnitCard.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import TradeWord from '@/components/TradeWord.vue'
+import StationHints from '@/components/StationHints.vue'
 import StationRail from '@/components/StationRail.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import { provideUnits } from '@/composables/useUnits'
 import { useStations } from '@/composables/useStations'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
@@ -18,6 +21,7 @@ import { counted } from '@/drawing/words'
 const props = defineProps<{ block: number }>()
 
 const shown = shallowRef<CuttingShown | null>(null)
+provideUnits(() => shown.value?.face.units)
 useScreenTitle(() => (shown.value === null ? null : `Cut and make, ${shown.value.block.name}`))
 const problem = ref<string | null>(null)
 const waiting = ref(0)
@@ -78,7 +82,7 @@ async function load() {
       <header>
         <div>
           <h1>{{ shown.block.name }}</h1>
-          <p class="soft">Cut and make · {{ done }} of {{ counted(shown.cuts.length, 'stack') }} cut</p>
+          <p class="soft">Cut and make · {{ done }} of {{ counted(shown.cuts.length, 'stack') }} cut · <TradeWord of="raw">finished and raw</TradeWord>, <TradeWord of="square-up">squaring up</TradeWord></p>
         </div>
         <label>Blocks <input type="number" min="1" max="400" :value="shown.choices.blocks" @change="choose({ blocks: Number(($event.target as HTMLInputElement).value) })" /></label>
         <label>What counts most
@@ -97,9 +101,10 @@ async function load() {
           <select :value="shown.habit" @change="choose({ habit: ($event.target as HTMLSelectElement).value as Margin })"><option value="larger">larger, squared up</option><option value="exact">exact</option></select>
         </label>
         <p class="saved soft" role="status">{{ problem ? 'Not saved' : waiting > 0 ? 'Saving' : 'Saved' }}</p>
+        <StationHints at="cut" />
       </header>
       <ProblemNote v-if="problem" :text="problem" @close="problem = null"><ElButton @click="load">Load it again</ElButton></ProblemNote>
-      <div class="table">
+      <div class="table" data-work>
         <section class="cuts" aria-label="Cutting list">
           <h2>Cut</h2>
           <p class="caution">Close the blade when you put it down; cut away from yourself, fingers behind the ruler's edge. Starch what gets bias edges before you cut it, and air the room.</p>

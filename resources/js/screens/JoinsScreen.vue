@@ -9,8 +9,11 @@ import JoinSheet from '@/components/joins/JoinSheet.vue'
 import MeetingChance from '@/components/joins/MeetingChance.vue'
 import SeamTest from '@/components/joins/SeamTest.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import TradeWord from '@/components/TradeWord.vue'
+import StationHints from '@/components/StationHints.vue'
 import StationRail from '@/components/StationRail.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import { provideUnits } from '@/composables/useUnits'
 import { useStations } from '@/composables/useStations'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -19,6 +22,7 @@ import { counted, percent } from '@/drawing/words'
 const props = defineProps<{ block: number }>()
 
 const shown = shallowRef<JoinsShown | null>(null)
+provideUnits(() => shown.value?.face.units)
 useScreenTitle(() => (shown.value === null ? null : `Joins, ${shown.value.block.name}`))
 const chosen = ref<number | null>(null)
 const problem = ref<string | null>(null)
@@ -88,13 +92,14 @@ async function told(work: () => Promise<void>) {
       <header>
         <div>
           <h1>{{ shown.block.name }}</h1>
-          <p class="soft">{{ counted(shown.joins.length, 'join') }}, those that want most care first</p>
+          <p class="soft">{{ counted(shown.joins.length, 'join') }}, those that want most care first. Words: <template v-for="(key, i) in ['ruler', 'match', 'tip', 'take-up'] as const" :key="key"><template v-if="i > 0">, </template><TradeWord :of="key" /></template></p>
         </div>
         <p class="saved soft" role="status">{{ problem ? 'Not saved' : isBusy ? 'Saving' : 'Saved' }}</p>
+        <StationHints at="joins" />
       </header>
       <ProblemNote v-if="problem" :text="problem" @close="problem = null"><ElButton @click="load">Load it again</ElButton></ProblemNote>
       <div class="bench">
-        <ol class="list" aria-label="Joins">
+        <ol class="list" data-work aria-label="Joins">
           <li v-for="one in ranked" :key="one.id">
             <button type="button" :aria-current="one.id === join?.id" :class="{ chosen: one.id === join?.id }" :data-join="one.id" @click="chosen = one.id">
               <span>{{ one.title }}<span v-if="one.times > 1" class="soft">, {{ one.times }} times</span></span>

@@ -3,6 +3,7 @@ import { computed, shallowRef, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import * as api from '@/api/client'
 import type { LogbookShown } from '@/api/types'
+import SettingsButton from '@/components/settings/SettingsButton.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import BarChart from '@/drawing/BarChart.vue'
@@ -52,6 +53,7 @@ const day = (at: number) => new Date(at).toLocaleDateString([], { day: 'numeric'
         <RouterLink class="link-button" :to="{ name: 'shelf' }">Shelf</RouterLink>
         <a class="link-button" :href="api.logbookAddress(block, 'csv')" download>Keep as CSV</a>
         <a class="link-button" :href="api.logbookAddress(block, 'json')" download>Keep as JSON</a>
+        <SettingsButton />
       </nav>
     </header>
     <ProblemNote v-if="problem" :text="problem" @close="problem = ''" />

@@ -10,11 +10,13 @@ import StepPictures from '@/components/machine/StepPictures.vue'
 import UnpickDialog from '@/components/machine/UnpickDialog.vue'
 import PlanningNote from '@/components/PlanningNote.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import StationHints from '@/components/StationHints.vue'
 import StitchLine from '@/components/StitchLine.vue'
-import { useKept } from '@/composables/useKept'
+import { useMachineChoices } from '@/composables/useMachineChoices'
 import { useMachineKeys } from '@/composables/useMachineKeys'
 import { useReadAloud } from '@/composables/useReadAloud'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import { provideUnits } from '@/composables/useUnits'
 import { useWakeLock } from '@/composables/useWakeLock'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -28,11 +30,7 @@ const work = useWorkStore()
 const router = useRouter()
 useWakeLock()
 
-const isLeftHanded = useKept('left-handed', false)
-const isReadAloud = useKept('read-aloud', false)
-const isSecondLook = useKept('second-look', true)
-const isCounting = useKept('count-pieces', true)
-const pedalKey = useKept('pedal-key', 'PageDown')
+const { isLeftHanded, isReadAloud, isSecondLook, isCounting, pedalKey, pedalWord } = useMachineChoices()
 const isChoosingKey = ref(false)
 const unpicking = useTemplateRef<InstanceType<typeof UnpickDialog>>('unpicking')
 const hands = useTemplateRef<InstanceType<typeof HandsDialog>>('hands')
@@ -50,6 +48,7 @@ watch(
 const shown = computed(() => press.shown)
 const count = computed(() => work.steps.length)
 const step = computed(() => work.step)
+provideUnits(() => shown.value?.face.units)
 useScreenTitle(() => (shown.value === null || count.value === 0 ? null : `${step.value?.title ?? 'All sewn and pressed'}, ${shown.value.block.name}`))
 const key = computed(() => step.value?.key ?? null)
 
@@ -144,7 +143,7 @@ useMachineKeys({
           v-model:second-look="isSecondLook"
           v-model:counting="isCounting"
           :chain="work.answered?.chain ?? 'row-by-row'"
-          :pedal-word="pedalKey === ' ' ? 'Space' : pedalKey"
+          :pedal-word="pedalWord"
           :is-choosing-key="isChoosingKey"
           @choose-key="isChoosingKey = true"
           @sew-as="work.sewAs"
@@ -170,6 +169,7 @@ useMachineKeys({
           <p class="text">Every step is done. <FractionText :text="shown.face.unfinished.join(' x ')" /> {{ shown.face.units }} from raw edge to raw edge.</p>
         </section>
         <StepPictures v-if="!work.isPaused || !step" :press="shown" :step="step" :picture="picture" :is-left-handed="isLeftHanded" :is-second-look="isSecondLook" />
+        <StationHints v-if="step && !work.isPaused" at="machine" />
         <p v-if="!work.isPaused" class="caution">{{ step ? step.caution : 'Rotary cutter: close the blade when you put it down, and cut away from yourself.' }}</p>
       </div>
       <footer>
@@ -183,7 +183,7 @@ useMachineKeys({
         </figure>
         <button v-if="step" type="button" class="pedal" aria-label="Pedal" @click="go"><svg viewBox="0 0 64 44" aria-hidden="true"><path d="M4 36 L52 14 L60 20 L60 36 Z" fill="none" stroke="currentColor" stroke-width="3" stroke-linejoin="round" /><path d="M4 40 H60" stroke="currentColor" stroke-width="3" /></svg></button>
         <button v-if="step && isOneOfSeveral && !work.isPaused" type="button" class="deed small" @click="work.done">All {{ work.timesLeft }} <kbd>Enter</kbd></button>
-        <button v-if="step" type="button" class="deed done" @click="go">{{ work.isPaused ? 'Go on' : deed }} <kbd>Space</kbd></button>
+        <button v-if="step" type="button" class="deed done" data-work @click="go">{{ work.isPaused ? 'Go on' : deed }} <kbd>Space</kbd></button>
         <RouterLink v-else class="deed done" :to="{ name: 'shelf' }">To the shelf</RouterLink>
       </footer>
       <UnpickDialog ref="unpicking" :block="block" :joins="shown.joins" :sewn="work.answered?.sewn ?? []" :blocks="work.answered?.blocks ?? 1" :is-saved="work.isSaved" :here="halfSewn" @unpick="work.unpick" @unpick-here="work.unpickHere" @hands="hands?.open()" />

@@ -5,9 +5,12 @@ import type { Order, OrderPossible, OrderShown, OrdersShown } from '@/api/types'
 import GrowthFilm from '@/components/GrowthFilm.vue'
 import OwnOrderBoard from '@/components/OwnOrderBoard.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import StationHints from '@/components/StationHints.vue'
 import StationRail from '@/components/StationRail.vue'
+import TradeWord from '@/components/TradeWord.vue'
 import StrandDiagram from '@/components/StrandDiagram.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import { provideUnits } from '@/composables/useUnits'
 import { useStations } from '@/composables/useStations'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -16,6 +19,7 @@ import { counted } from '@/drawing/words'
 const props = defineProps<{ block: number }>()
 
 const shown = shallowRef<OrdersShown | null>(null)
+provideUnits(() => shown.value?.face.units)
 useScreenTitle(() => (shown.value === null ? null : `Order of sewing, ${shown.value.block.name}`))
 const problem = ref<string | null>(null)
 const isSaving = ref(false)
@@ -106,11 +110,13 @@ const facts = (order: OrderPossible) => [
         <p class="soft">Choose the order of sewing. The pictures show what still stands apart after each trip to the machine.</p>
         <p v-if="!shown.isDecided && chosen" class="undecided" role="status">Nothing is chosen yet; until then it is sewn {{ chosen.words.toLowerCase() }}. <button type="button" class="link-button" :disabled="isSaving" @click="choose(shown.chosen)">{{ chosen.words }} is right</button></p>
         <p class="saved soft" role="status">{{ problem ? 'Not saved' : isSaving ? 'Saving' : 'Saved' }}</p>
+        <StationHints at="order" />
       </header>
       <ProblemNote v-if="problem" :text="problem" @close="problem = null">
         <button type="button" class="again" @click="load">Load it again</button>
       </ProblemNote>
-      <div class="orders" role="radiogroup" aria-label="Order of sewing">
+      <p class="explained soft">What the figures say: <template v-for="(key, i) in ['match', 'bias', 'learn', 'trips'] as const" :key="key"><template v-if="i > 0">, </template><TradeWord :of="key" /></template>.</p>
+      <div class="orders" data-work role="radiogroup" aria-label="Order of sewing">
         <div v-for="order in rows" :key="order.order">
           <button v-if="isPossible(order)" type="button" class="order" role="radio" :aria-checked="order.order === shown.chosen" :class="{ chosen: order.order === shown.chosen }" :data-order="order.order" @click="choose(order.order)">
             <span class="name">{{ order.words }}<small v-for="words in same(order)" :key="words" class="soft">{{ words }} comes out the same</small></span>

@@ -14,11 +14,13 @@ import AdvicePanel from '@/components/press/AdvicePanel.vue'
 import BesidePanel from '@/components/press/BesidePanel.vue'
 import RulesPanel from '@/components/press/RulesPanel.vue'
 import SeamPanel from '@/components/SeamPanel.vue'
+import StationHints from '@/components/StationHints.vue'
 import StationRail from '@/components/StationRail.vue'
 import StepStrip from '@/components/StepStrip.vue'
 import StyleComparison from '@/components/StyleComparison.vue'
 import TotalsPanel from '@/components/TotalsPanel.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import { provideUnits } from '@/composables/useUnits'
 import { useStationKeys } from '@/composables/useStationKeys'
 import { useStations } from '@/composables/useStations'
 import AskedByTops from '@/components/AskedByTops.vue'
@@ -52,6 +54,7 @@ const schools = Object.entries(styleWords) as [PressStyle, string][]
 watch(() => props.block, (block) => press.open(block), { immediate: true })
 
 const shown = computed(() => press.shown)
+provideUnits(() => shown.value?.face.units)
 useScreenTitle(() => (shown.value === null ? null : `Press, ${shown.value.block.name}`))
 const { stations } = useStations(() => props.block, () => shown.value?.block.version)
 const highlighted = computed(() => (pointed.value.length > 0 ? pointed.value : step.value === null ? [] : (shown.value?.steps[step.value]?.joins ?? [])))
@@ -127,7 +130,7 @@ useStationKeys(() => [
   { key: 'z', control: true, words: 'undo', act: press.undo },
   { key: 'z', control: true, shift: true, words: 'redo', act: press.redo },
   { key: 'y', control: true, words: 'redo', act: press.redo },
-])
+], '.back .picture')
 </script>
 
 <template>
@@ -145,6 +148,7 @@ useStationKeys(() => [
           <ElRadioButton v-for="[style, word] in schools" :key="style" :value="style">{{ word }}</ElRadioButton>
         </ElRadioGroup>
         <p class="saved soft" role="status">{{ press.problem ? 'Not saved' : press.isSaving ? 'Saving' : 'Saved' }}</p>
+        <StationHints at="press" />
       </header>
       <ProblemNote v-if="press.problem" class="problem" :text="press.problem" @close="press.problem = null">
         <ElButton v-if="press.turn === null" @click="press.open(block)">Load it again</ElButton>
@@ -169,7 +173,7 @@ useStationKeys(() => [
           </span>
           <button type="button" class="link-button turn" :aria-pressed="isPlyMap" @click="isPlyMap = !isPlyMap">{{ isPlyMap ? 'Show the cloth' : 'Show the layers' }}</button>
         </h2>
-        <div class="picture">
+        <div class="picture" data-work>
           <PlyMap v-if="isPlyMap" :face="shown.face" :flaps="shown.flaps" :junctions="shown.junctions" :name="shown.block.name" :pixels="520" />
           <BlockBack v-else :name="shown.block.name" :face="shown.face" :flaps="shown.flaps" :joins="shown.joins" :crossings="shown.crossings" :selected="step === null ? press.selectedId : null" :highlighted="highlighted" :pixels="520" :turn="press.turn" @select="select" @flip="flip" @look="lookedAt = $event" />
         </div>
@@ -241,8 +245,9 @@ useStationKeys(() => [
 header {
   grid-area: head;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 18px;
+  gap: 4px 18px;
   padding: 12px 24px 8px;
 }
 

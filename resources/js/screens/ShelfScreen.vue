@@ -7,6 +7,8 @@ import { everythingAddress, fileAddress, tagTop, topFileAddress } from '@/api/cl
 import NewBlock from '@/components/NewBlock.vue'
 import NewTop from '@/components/NewTop.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import StationHints from '@/components/StationHints.vue'
+import SettingsButton from '@/components/settings/SettingsButton.vue'
 import BlockCard from '@/components/shelf/BlockCard.vue'
 import FindOnShelf from '@/components/shelf/FindOnShelf.vue'
 import TagsField from '@/components/shelf/TagsField.vue'
@@ -61,6 +63,8 @@ useScreenTitle(() => 'On the shelf')
         <h1>On the shelf</h1>
       </div>
       <div class="bring-in">
+        <SettingsButton />
+        <RouterLink class="link-button" :to="{ name: 'words' }">Words</RouterLink>
         <RouterLink class="link-button" :to="{ name: 'logbook' }">Logbook</RouterLink>
         <span class="soft">Drop a file here, or</span>
         <ElButton @click="picker?.click()">Choose a file</ElButton>
@@ -96,9 +100,10 @@ useScreenTitle(() => 'On the shelf')
       </ul>
     </section>
 
+    <StationHints at="shelf" />
     <FindOnShelf v-if="all.length > 1" v-model:look="look" v-model:tags="tags" v-model:sorting="sorting" :tags-in-use="tagsInUse" :shown="blocks.length + tops.length" :all="all.length" />
     <p v-if="all.length > 0 && blocks.length + tops.length === 0" class="nothing">Nothing on the shelf is called so. <button type="button" class="link-button" @click="((look = ''), (tags = []))">Show everything</button></p>
-    <ul v-if="shelf.blocks.length > 0" class="blocks">
+    <ul v-if="shelf.blocks.length > 0" class="blocks" data-work>
       <BlockCard
         v-for="{ thing } in blocks"
         :key="thing.id"
@@ -113,8 +118,10 @@ useScreenTitle(() => 'On the shelf')
     <div v-else-if="shelf.isLoaded && shelf.unopened.length === 0" class="empty">
       <h2>The shelf is empty</h2>
       <p>Blocks stand here. Begin a new one, or choose a block file, <code>*.keenseam.json</code>.</p>
+      <p><ElButton type="primary" size="large" @click="isBeginning = true">Begin a block</ElButton></p>
     </div>
 
+    <p v-if="shelf.isLoaded && shelf.blocks.length > 0 && shelf.tops.length === 0" class="no-tops soft">No tops yet: a top is blocks of the shelf sewn together. <button type="button" class="link-button" @click="isBeginningTop = true">Begin a top</button></p>
     <template v-if="tops.length > 0">
       <h2 class="kind">Tops</h2>
       <ul class="tops">
@@ -267,6 +274,11 @@ h1 {
 
 .shelf :deep(.caption) {
   padding-top: 10px;
+}
+
+.no-tops {
+  padding-top: 40px;
+  font-size: 17px;
 }
 
 .nothing {

@@ -5,8 +5,12 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { TopShown, TopWorkShown } from '@/api/types'
+import SettingsButton from '@/components/settings/SettingsButton.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import { useMachineChoices } from '@/composables/useMachineChoices'
+import { mayAct, useSingleKeys } from '@/composables/useSingleKeys'
+import { provideUnits } from '@/composables/useUnits'
 import FractionText from '@/drawing/FractionText.vue'
 import TopFace from '@/drawing/TopFace.vue'
 
@@ -27,6 +31,7 @@ const step = computed(() => (work.value?.next == null ? null : (work.value.steps
 const left = computed(() => (step.value ? step.value.times - step.value.counted : 0))
 const done = computed(() => work.value?.steps.filter((one) => one.counted >= one.times).length ?? 0)
 const PARTS = { cutting: 'Cutting', blocks: 'Blocks', top: 'The top', borders: 'Borders' }
+provideUnits(() => shown.value?.fields.units)
 useScreenTitle(() => (shown.value === null ? null : step.value ? `${step.value.title}, ${shown.value.name}` : `Sewing ${shown.value.name}`))
 
 const told = async (asked: () => Promise<TopWorkShown>) => {
@@ -56,11 +61,14 @@ onUnmounted(() => clearTimeout(timer))
 
 const tell = (deed: 'begin' | 'one' | 'done' | 'back') => told(() => api.tellTop(props.top, deed, deed === 'one' || deed === 'done' ? (step.value?.key ?? '') : ''))
 
+const { pedalKey } = useMachineChoices()
+const singleKeys = useSingleKeys()
+
 /** A pedal is a keyboard to the computer: the space bar, Enter or the right arrow. */
 function press(event: KeyboardEvent) {
-  if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || (event.target as HTMLElement).closest('a, button, summary') !== null) return
-  if ([' ', 'Enter', 'ArrowRight'].includes(event.key) && step.value) void tell('done')
-  else if (event.key === '+' && step.value) void tell('one')
+  if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || (event.target as HTMLElement).closest('a, button, summary, [role="dialog"]') !== null) return
+  if ([' ', 'Enter', 'ArrowRight', pedalKey.value].includes(event.key) && step.value) void tell('done')
+  else if (event.key === '+' && step.value && mayAct(event, singleKeys.value, document.querySelector('main'))) void tell('one')
   else if (['Backspace', 'ArrowLeft'].includes(event.key) && work.value?.back) void tell('back')
   else return
   event.preventDefault()
@@ -77,6 +85,7 @@ const isNow = (number: number) => number === work.value?.next
       <RouterLink class="back" :to="{ name: 'top', params: { top } }">{{ shown?.name ?? 'Top' }}</RouterLink>
       <h1 ref="heading" tabindex="-1">{{ step ? step.title : work?.state === 'going' ? 'Sewn' : 'At the machine' }}</h1>
       <p v-if="work?.state === 'going'" class="soft" role="status">{{ done }} of {{ work.steps.length }} steps done; {{ work.wholes.length }} {{ work.wholes.length === 1 ? 'block is' : 'blocks are' }} sewn<template v-if="step">; now at the {{ step.at }}</template></p>
+      <SettingsButton />
     </header>
     <ProblemNote v-if="problem" :text="problem" @close="problem = null" />
     <div v-if="work?.isChanged" class="changed" role="status">
@@ -98,7 +107,7 @@ const isNow = (number: number) => number === work.value?.next
             <p class="text"><FractionText :text="step.text" /></p>
             <p v-if="step.times > 1" class="times"><b>{{ left }}</b> of {{ step.times }} left</p>
             <p v-if="step.caution" class="soft">{{ step.caution }}</p>
-            <div class="keys">
+            <div class="keys" data-work>
               <ElButton type="primary" class="large" :disabled="isBusy" @click="tell('done')">{{ step.times > 1 ? 'All done' : 'Done' }}</ElButton>
               <ElButton v-if="step.times > 1" class="large" :disabled="isBusy" @click="tell('one')">One more</ElButton>
               <ElButton class="large" :disabled="isBusy || !work.back" @click="tell('back')">Take back</ElButton>

@@ -14,6 +14,7 @@ import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
 import type { JoinShown, TopLensShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
+import SettingsButton from '@/components/settings/SettingsButton.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TopJoins from '@/components/TopJoins.vue'
 import TopLooks from '@/components/TopLooks.vue'
@@ -21,6 +22,7 @@ import TopOrder from '@/components/TopOrder.vue'
 import TopSizes from '@/components/TopSizes.vue'
 import TopWork from '@/components/TopWork.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import { provideUnits } from '@/composables/useUnits'
 import CrossingLens from '@/drawing/CrossingLens.vue'
 import BlockBack from '@/drawing/BlockBack.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -46,6 +48,7 @@ const shownSide = ref<'face' | 'back'>('face')
 const stacked = computed(() => plan.value?.crossings.filter((crossing) => crossing.kind !== 'nested').length ?? 0)
 let timer: ReturnType<typeof setTimeout> | undefined
 
+provideUnits(() => shown.value?.fields.units)
 useScreenTitle(() => shown.value?.name ?? null)
 onMounted(() => told(async () => take(await api.top(props.top))))
 onUnmounted(() => clearTimeout(timer))
@@ -217,6 +220,7 @@ function press(event: KeyboardEvent) {
         <ElButton :disabled="!shown?.undo" :title="shown?.undo ?? ''" @click="shown && told(async () => shown && take(await api.undoTop(top, shown.version)))">Take back{{ shown?.undo ? `: ${shown.undo.toLowerCase()}` : '' }}</ElButton>
         <a class="link-button" :href="api.topFileAddress(top)" download>Keep as a file</a>
         <RouterLink class="link-button" :to="{ name: 'sew-top', params: { top } }">To the machine</RouterLink>
+        <SettingsButton />
       </div>
     </header>
     <ProblemNote v-if="problem" :text="problem" @close="problem = null" />
@@ -235,7 +239,7 @@ function press(event: KeyboardEvent) {
           <span v-if="shownSide === 'back'" class="soft">as it is pressed and turned by the plan; {{ stacked === 0 ? 'all crossings along the long seams nest' : `${stacked} ${stacked === 1 ? 'crossing does' : 'crossings do'} not nest, marked` }}. Touch a long seam to hold it the other way, a crossing to look at it from near.</span>
         </div>
         <div v-if="plan && shownSide === 'back'" class="board"><TopBack :plan="plan" :held="shown.holds.seams" :label="`${shown.name} from the back, with where the allowances lie: arrow keys go from seam to seam, Enter holds one the other way, l looks at its first crossing`" @flip="hold({ what: 'seam', join: $event })" @look="lookNear" /></div>
-        <div v-else class="board" tabindex="0" role="application" :aria-label="`Places of ${shown.name}: arrow keys choose one, t turns it, m mirrors it`" aria-describedby="chosen-place" @keydown="press">
+        <div v-else class="board" data-work tabindex="0" role="application" :aria-label="`Places of ${shown.name}: arrow keys choose one, t turns it, m mirrors it`" aria-describedby="chosen-place" @keydown="press">
           <TopFace :picture="shown.picture" :label="`${shown.name} as it hangs`" :turned="turned" :chosen="chosen" @choose="chosen = key($event)" />
         </div>
       </div>

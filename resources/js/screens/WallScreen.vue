@@ -5,6 +5,7 @@ import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { Axis, CornerName, FollowShown, TrayKind, WallCell, WallFabric, WallPlace } from '@/api/types'
 import ProblemNote from '@/components/ProblemNote.vue'
+import StationHints from '@/components/StationHints.vue'
 import StationRail from '@/components/StationRail.vue'
 import DrawingBoard from '@/components/wall/DrawingBoard.vue'
 import DrawingPanel from '@/components/wall/DrawingPanel.vue'
@@ -20,6 +21,7 @@ import WallGrid from '@/components/wall/WallGrid.vue'
 import WholePanel from '@/components/wall/WholePanel.vue'
 import { useDrawingBoard } from '@/composables/useDrawingBoard'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import { provideUnits } from '@/composables/useUnits'
 import { useStations } from '@/composables/useStations'
 import { useStationKeys, type StationKey } from '@/composables/useStationKeys'
 import FractionText from '@/drawing/FractionText.vue'
@@ -62,6 +64,7 @@ watch(
 )
 
 const shown = computed(() => wall.shown)
+provideUnits(() => shown.value?.face.units)
 useScreenTitle(() => (shown.value === null ? null : `Wall, ${shown.value.block.name}`))
 const { stations, load: loadRail } = useStations(() => props.block)
 watch(() => wall.figures, loadRail)
@@ -196,7 +199,7 @@ const wallKeys = computed<StationKey[]>(() => [
   { key: 'v', control: true, words: 'paste', act: wall.paste },
 ])
 const keys = computed(() => (wall.board === null ? [...wallKeys.value, ...everywhere] : [...board.keys.value, ...everywhere]))
-useStationKeys(() => keys.value)
+useStationKeys(() => keys.value, '.wall')
 
 const lastKind = ref('flying-geese')
 
@@ -265,6 +268,7 @@ function placeKind(kind: string, asOne: boolean) {
           <button type="button" title="The keys (?)" @click="help?.show()">Keys</button>
         </div>
         <p class="saved soft" role="status">{{ wall.isUnsent ? 'Waiting to be saved' : wall.problem ? 'Not saved' : wall.isSaving ? 'Saving' : 'Saved' }}</p>
+        <StationHints at="wall" />
       </header>
       <ProblemNote v-if="wall.problem" class="problem" :text="wall.problem" @close="wall.problem = null">
         <template v-if="wall.held">
@@ -272,7 +276,7 @@ function placeKind(kind: string, asOne: boolean) {
           <ElButton @click="wall.settle(true)">Make my change on top of it</ElButton>
         </template>
       </ProblemNote>
-      <div class="picture">
+      <div class="picture" data-work>
         <div v-if="wall.drawing" class="board">
           <DrawingBoard :drawing="wall.drawing" :fabrics="fabrics" :at="board.at.value" :from="board.from.value" :is-through="board.isThrough.value" :chosen="board.chosen.value" :is-painting="isPainting" :label="`The unit in row ${wall.drawing.row}, column ${wall.drawing.column}, large: ${counted(wall.drawing.patches.length, 'patch', 'patches')}`" :class="{ grey: isGrey }" @mark="board.mark" @cut="board.cut" @patch="boardPatch" />
         </div>
@@ -319,7 +323,7 @@ function placeKind(kind: string, asOne: boolean) {
       <SelectionPanel v-if="wall.board === null" :wall="shown" :cells="wall.selected" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" @corner="setCorner" @corner-to="(corner, to) => wall.edit({ do: 'corner-to', places: wall.places, corner, to })" @lay="wall.edit({ do: 'lay', cells: [$event] })" @draw="drawAsOne" @group="wall.edit({ do: 'group', places: wall.places })" @open-out="wall.edit({ do: 'open-out', places: wall.places })" @name="wall.edit({ do: 'label', places: wall.places, label: $event === '' ? null : $event })" />
       <WholePanel v-if="wall.board === null" :wall="shown" :other-hand="otherHand" :is-twice-shown="isTwiceShown" @draw-whole="drawWhole" @show-twice="isTwiceShown = !isTwiceShown" />
       <OwnUnits v-if="wall.board === null" :own="own" @changed="own = $event" />
-      <SizePanel v-if="wall.board === null" :wall="shown" :is-whole="wall.path === ''" @edit="wall.edit" />
+      <SizePanel v-if="wall.board === null" :wall="shown" :is-whole="wall.path === ''" @edit="wall.edit" @units="wall.measureIn" />
     </aside>
     <main v-else class="waiting">
       <ProblemNote v-if="wall.problem" :text="wall.problem" @close="wall.problem = null"><ElButton @click="wall.open(block)">Try again</ElButton></ProblemNote>

@@ -133,6 +133,8 @@ export const useWallStore = defineStore('wall', () => {
     }
   }
 
+  const measureIn = (units: 'in' | 'mm', how: api.Switching) => saved((block, version) => api.switchBlock(block, version, units, how))
+
   const undo = () => saved(api.undo)
   const redo = () => saved(api.redo)
   const freeze = () => saved(api.freezePicture)
@@ -267,7 +269,7 @@ export const useWallStore = defineStore('wall', () => {
 
   return {
     shown, figures, figuresProblem, path, anchor, cursor, copied, follow, isAlone, problem, held, isSaving, isUnsent, selected, here, oddOnes, places,
-    open, refresh, select, cellAt, edit, move, mend, mendAll, meant, meantAt, copy, paste, carry, undo, redo, freeze, dropPicture,
+    open, refresh, select, cellAt, edit, move, mend, mendAll, meant, meantAt, copy, paste, carry, undo, redo, measureIn, freeze, dropPicture,
     board, drawing, draw, keepUnit, leaveBoard, giveSwatch, takeSwatch, goInto, goOut, settle,
   }
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Chain } from '@/api/types'
+import SettingsButton from '@/components/settings/SettingsButton.vue'
 
 /** How this quilter works: hands, voice, pedal, and how rows go through the machine. */
 defineProps<{ chain: Chain; pedalWord: string; isChoosingKey: boolean }>()
@@ -17,7 +18,7 @@ const isCounting = defineModel<boolean>('counting', { required: true })
 
 <template>
   <details class="settings">
-    <summary>Settings</summary>
+    <summary>How you work</summary>
     <div>
       <label><input v-model="isLeftHanded" type="checkbox" /><span>Left-handed</span> <kbd>L</kbd></label>
       <label><input v-model="isReadAloud" type="checkbox" /><span>Read aloud</span> <kbd>R</kbd></label>
@@ -28,6 +29,7 @@ const isCounting = defineModel<boolean>('counting', { required: true })
         <label v-for="[key, words] of chains" :key="key"><input :checked="chain === key" type="radio" name="chain" :value="key" @change="emit('sew-as', key)" /><span>{{ words }}</span></label>
       </fieldset>
       <button type="button" class="again" @click="emit('choose-key')">{{ isChoosingKey ? 'Press the pedal now' : `Pedal types ${pedalWord}: choose its key` }}</button>
+      <SettingsButton />
     </div>
   </details>
 </template>

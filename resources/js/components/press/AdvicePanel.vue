@@ -40,10 +40,12 @@ function take(choice: Choice) {
   else emit('lock', choice.locks)
 }
 
-useStationKeys(() =>
-  all()
-    .slice(0, 9)
-    .map((choice, i) => ({ key: String(i + 1), words: 'take the advice', act: () => take(choice) })),
+useStationKeys(
+  () =>
+    all()
+      .slice(0, 9)
+      .map((choice, i) => ({ key: String(i + 1), words: 'take the advice', act: () => take(choice) })),
+  '.advice',
 )
 </script>
 

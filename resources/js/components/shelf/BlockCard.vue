@@ -30,7 +30,7 @@ const progress = computed(() => {
     </RouterLink>
     <div class="caption">
       <h2>{{ block.name }}</h2>
-      <p class="soft"><FractionText :text="block.finished.join(' x ')" /> {{ block.unit }} finished, {{ counted(block.units, 'unit') }}</p>
+      <p class="soft"><FractionText :text="block.finished.join(' x ')" :units="block.unit" /> {{ block.unit }} finished, {{ counted(block.units, 'unit') }}</p>
       <p class="soft">
         <template v-if="progress">{{ progress }}, </template>touched {{ ago(block.touched, now) }}
         <StitchLine v-if="progress && block.stepsInAll" :done="block.stepsDone" :all="block.stepsInAll" :label="progress" />

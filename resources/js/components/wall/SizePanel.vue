@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import type { Switching } from '@/api/client'
 import type { WallEdit, WallShown } from '@/api/types'
+import type { Units } from '@/composables/useUnits'
+import { asOnRuler, asTyped } from '@/drawing/fractions'
 import FractionText from '@/drawing/FractionText.vue'
 
 /** The block's name, finished size and seam allowance, and whether its units stay on the ruler's marks. */
 const props = defineProps<{ wall: WallShown; isWhole: boolean }>()
-const emit = defineEmits<{ edit: [change: WallEdit] }>()
+const emit = defineEmits<{ edit: [change: WallEdit]; units: [units: Units, how: Switching] }>()
+const other = computed<Units>(() => (props.wall.face.units === 'in' ? 'mm' : 'in'))
 
 const allowances = computed(() => [...new Set([props.wall.allowance, ...(props.wall.face.units === 'in' ? ['1/4', '3/8'] : ['6', '7', '7 1/2'])])])
 const [name, width, height] = [ref(''), ref(''), ref('')]
@@ -14,8 +18,8 @@ watch(
   () => props.wall,
   (wall) => {
     name.value = wall.block.name
-    width.value = wall.face.finished[0] ?? ''
-    height.value = wall.face.finished[1] ?? width.value
+    width.value = asTyped(wall.face.finished[0] ?? '', wall.face.units)
+    height.value = asTyped(wall.face.finished[1] ?? wall.face.finished[0] ?? '', wall.face.units)
   },
   { immediate: true },
 )
@@ -32,7 +36,7 @@ function rename() {
       <label>Name <input v-model="name" class="wide" maxlength="120" @change="rename" /></label>
       <label>Seam allowance
         <select :value="wall.allowance" @change="emit('edit', { do: 'allowance', size: ($event.target as HTMLSelectElement).value })">
-          <option v-for="one in allowances" :key="one" :value="one">{{ one }} {{ wall.face.units }}</option>
+          <option v-for="one in allowances" :key="one" :value="one">{{ asOnRuler(one, wall.face.units) }} {{ wall.face.units }}</option>
         </select>
       </label>
       <form @submit.prevent="emit('edit', { do: 'size', width, height })">
@@ -40,6 +44,11 @@ function rename() {
         <label>x <input v-model="height" aria-label="Finished height" /> {{ wall.face.units }}</label>
         <button type="submit">Set</button>
       </form>
+      <div class="units">
+        <p>Measure this block in {{ other === 'mm' ? 'millimetres' : 'inches' }}:</p>
+        <button type="button" class="link-button" @click="emit('units', other, 'sensibly')">in sizes one uses there</button>
+        <button type="button" class="link-button" @click="emit('units', other, 'exactly')">exactly as large</button>
+      </div>
     </template>
     <p v-else class="soft">The small grid's size follows from its cell.</p>
     <div v-if="wall.awkward.length > 0" class="awkward" role="status">
@@ -72,7 +81,7 @@ input {
   flex: 1;
 }
 
-button {
+button:not(.link-button) {
   min-height: 44px;
   padding: 0 16px;
   border: 0;
@@ -80,6 +89,14 @@ button {
   background: var(--thread);
   color: #fff;
   cursor: pointer;
+}
+
+.units {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 14px;
+  padding-top: 8px;
 }
 
 .awkward {
