@@ -4,6 +4,7 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { ShelfBlock } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
 import { asTyped } from '@/drawing/fractions'
 
 /** A block once more, as large or in another size. */
@@ -30,8 +31,8 @@ async function copy() {
 
 <template>
   <form class="copy-block" :aria-label="`Copy ${block.name}`" @submit.prevent="copy">
-    <label>Name <input v-model="name" maxlength="120" /></label>
-    <label>Finished <span><input v-model="width" class="short" aria-label="Finished width" /> x <input v-model="height" class="short" aria-label="Finished height" /> {{ block.unit }}</span></label>
+    <TextField v-model="name" label="Name" />
+    <div class="size">Finished <TextField v-model="width" label="Finished width" hides-label size="short" /> x <TextField v-model="height" label="Finished height" hides-label size="short" :after="block.unit" /></div>
     <p class="soft">Order, pressing, locks and ways go with it as far as they fit; what is sewn stays with the first.</p>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <div><ElButton type="primary" native-type="submit" :disabled="isBusy">Make the copy</ElButton><ElButton @click="emit('close')">Not now</ElButton></div>
@@ -45,12 +46,11 @@ async function copy() {
   padding-top: 10px;
 }
 
-label {
-  display: grid;
-}
-
-.short {
-  width: 90px;
+.size {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
 }
 
 .wrong {

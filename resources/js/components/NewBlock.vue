@@ -5,6 +5,8 @@ import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
 import type { ShelfBlock, StartPictures } from '@/api/types'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
+import TextField from '@/components/controls/TextField.vue'
 import { provideUnits, type Units } from '@/composables/useUnits'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -82,16 +84,13 @@ const labels: [Field, string][] = [
 <template>
   <form class="new-block" aria-label="New block" @submit.prevent="begin">
     <div class="fields">
-      <label>Name <input v-model="name" maxlength="120" placeholder="New block" /></label>
+      <TextField v-model="name" label="Name" placeholder="New block" />
       <div v-for="[field, words] in labels" :key="field" class="field">
-        <label>{{ words }} <input v-model="fields[field]" class="short" :aria-invalid="wrong?.field === field" :aria-describedby="`about-${field}`" /></label>
-        <p :id="`about-${field}`" :class="wrong?.field === field ? 'wrong' : 'soft'" :role="wrong?.field === field ? 'alert' : undefined">
-          <template v-if="wrong?.field === field">{{ wrong.words }}</template>
-          <FractionText v-else-if="shown && (field === 'columns' || field === 'rows')" :text="shown[field]" />
-        </p>
+        <TextField v-model="fields[field]" :label="words" size="short" :error="wrong?.field === field ? wrong.words : ''" />
+        <p v-if="wrong?.field !== field" class="soft"><FractionText v-if="shown && (field === 'columns' || field === 'rows')" :text="shown[field]" /></p>
       </div>
-      <label>Unit <select v-model="units"><option value="in">inches</option><option value="mm">millimetres</option></select></label>
-      <label>Figure <select v-model="figure"><option value="dark">dark on light</option><option value="light">light on dark</option></select></label>
+      <ChoiceField v-model="units" label="Unit" :choices="[{ value: 'in', words: 'inches' }, { value: 'mm', words: 'millimetres' }]" />
+      <ChoiceField v-model="figure" label="Figure" :choices="[{ value: 'dark', words: 'dark on light' }, { value: 'light', words: 'light on dark' }]" />
     </div>
     <p class="soft">Columns and rows: a number for equal ones, or their widths one after the other, like <b>1 2 1</b>.</p>
     <p v-if="shown && shown.fits.length > 0 && wrong === null" class="soft">
@@ -134,18 +133,6 @@ const labels: [Field, string][] = [
   min-height: 22px;
   padding-top: 2px;
   font-size: 15px;
-}
-
-label {
-  display: grid;
-}
-
-.short {
-  width: 130px;
-}
-
-[aria-invalid='true'] {
-  border-color: var(--brick);
 }
 
 .wrong {

@@ -4,6 +4,8 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { ShelfBlock, TopShown } from '@/api/types'
+import CheckField from '@/components/controls/CheckField.vue'
+import TextField from '@/components/controls/TextField.vue'
 
 /** Which blocks of the shelf a new top is made of. */
 defineProps<{ blocks: ShelfBlock[] }>()
@@ -29,13 +31,13 @@ async function begin() {
 
 <template>
   <form class="new-top" aria-label="New top" @submit.prevent="begin">
-    <label class="name">Name <input v-model="name" maxlength="120" placeholder="New top" /></label>
+    <TextField v-model="name" label="Name" placeholder="New top" />
     <fieldset>
       <legend>Of which blocks? The first you choose gives the size; others of its shape are taken in that size.</legend>
-      <label v-for="block in blocks" :key="block.id" class="block">
+      <div v-for="block in blocks" :key="block.id" class="block">
         <img :src="block.picture" :alt="`${block.name}, face`" loading="lazy" width="84" :height="Math.round((84 * block.height) / block.width)" />
-        <span><input v-model="chosen" type="checkbox" :value="block.id" /> {{ block.name }}</span>
-      </label>
+        <CheckField :model-value="chosen.includes(block.id)" @update:model-value="chosen = $event ? [...chosen, block.id] : chosen.filter((one) => one !== block.id)">{{ block.name }}</CheckField>
+      </div>
     </fieldset>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <ElButton type="primary" native-type="submit" :disabled="isBusy || chosen.length === 0">Lay it out</ElButton>
@@ -50,10 +52,6 @@ async function begin() {
   padding: 20px 0 28px;
   border-top: 1px solid var(--hair);
   border-bottom: 1px solid var(--hair);
-}
-
-.name {
-  display: grid;
 }
 
 fieldset {
@@ -75,7 +73,6 @@ legend {
   gap: 6px;
   width: 120px;
   min-height: 44px;
-  cursor: pointer;
 }
 
 .wrong {

@@ -2,6 +2,8 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import * as api from '@/api/client'
 import type { FaceShown, GrowingShown, OrderFigures, OrderPossible } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
+import CheckField from '@/components/controls/CheckField.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { pointsText } from '@/drawing/geometry'
 
@@ -112,14 +114,14 @@ function onKey(event: KeyboardEvent) {
         <p v-else-if="chosen === null">{{ growing.parts.length }} parts stand apart. Pick one, then the one to sew to it.</p>
         <p v-else>Now the part to sew to it.</p>
         <p v-if="refusal" class="refusal" role="alert">{{ refusal }}</p>
-        <label class="likes"><input v-model="likes" type="checkbox" /> Likes are done along</label>
+        <CheckField v-model="likes" class="likes">Likes are done along</CheckField>
         <div class="acts">
           <button type="button" class="act" :disabled="growing.done" @click="step({ do: 'twos' })">All in twos <kbd>2</kbd></button>
           <button type="button" class="act" :disabled="!opens" @click="step({ do: 'open', a: chosen ?? 0 })">Take it apart into patches</button>
           <button type="button" class="act" :disabled="past.length === 0" @click="undo">Take back <kbd>Backspace</kbd></button>
         </div>
         <form v-if="growing.done" class="keep" @submit.prevent="emit('keep', name, growing?.parts[0]?.sew)">
-          <label>Its name <input v-model="name" maxlength="120" required /></label>
+          <TextField v-model="name" label="Its name" required />
           <button type="submit" class="act main" :disabled="isBusy || name.trim() === ''">Keep it and sew so</button>
         </form>
         <table>

@@ -4,11 +4,13 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { TopPlaceShown, TopSizesShown } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
 import FoldedPart from '@/components/FoldedPart.vue'
+import { asTyped } from '@/drawing/fractions'
 import FractionText from '@/drawing/FractionText.vue'
 
 /** Blocks that came out at other sizes, what can be done, and which of them change places. */
-const props = defineProps<{ top: number; version: number; units: string; place: TopPlaceShown | null }>()
+const props = defineProps<{ top: number; version: number; units: 'in' | 'mm'; place: TopPlaceShown | null }>()
 
 const sizes = shallowRef<TopSizesShown | null>(null)
 const isOpen = ref(false)
@@ -47,11 +49,10 @@ const named = (place: { row: string; column: string }) => `row ${place.row}, col
       <p>Every block should measure <FractionText :text="sizes.planned.join(' x ')" /> {{ units }} from raw edge to raw edge.</p>
       <form v-if="place?.block" @submit.prevent="say(place, along, beside)">
         <p>The one in {{ named(place) }} measures</p>
-        <label v-for="(edge, number) in sizes.edges" :key="edge">{{ edge }}
-          <input v-if="number === 0" v-model="along" class="short" inputmode="text" :aria-invalid="wrong !== ''" :placeholder="sizes.planned[0]" />
-          <input v-else v-model="beside" class="short" inputmode="text" :aria-invalid="wrong !== ''" :placeholder="sizes.planned[1]" />
-          {{ units }}
-        </label>
+        <template v-for="(edge, number) in sizes.edges" :key="edge">
+          <TextField v-if="number === 0" v-model="along" :label="edge" size="short" :placeholder="asTyped(sizes.planned[0] ?? '', units)" :after="units" />
+          <TextField v-else v-model="beside" :label="edge" size="short" :placeholder="asTyped(sizes.planned[1] ?? '', units)" :after="units" />
+        </template>
         <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
         <ElButton native-type="submit">Keep it</ElButton>
       </form>

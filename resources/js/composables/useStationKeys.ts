@@ -13,7 +13,7 @@ export interface StationKey {
 
 /** Where a key is typed into something else, it is not meant for the station. */
 const isElsewhere = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('dialog') !== null)
+  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('dialog, [role="dialog"], [role="listbox"]') !== null)
 
 /** Whether the key belongs to the button or link that has the focus. */
 const isPress = (event: KeyboardEvent): boolean =>

@@ -44,9 +44,9 @@ export function asOnRuler(text: string, units: 'in' | 'mm'): string {
 
 /** A size as it may stand in a field and be sent again: the same length, without "about". */
 export function asTyped(text: string, units: 'in' | 'mm'): string {
-  return text.replace(FRACTION, (as: string, _: string, whole: string | undefined, above: string, below: string) => {
+  return text.replaceAll('≈', '').replace(FRACTION, (as: string, _: string, whole: string | undefined, above: string, below: string) => {
     if (units === 'in' && ON_RULER.has(below)) return as
     const decimal = amount(whole, above, below).toFixed(4).replace(/\.?0+$/, '')
-    return Math.abs(Number(decimal) - amount(whole, above, below)) < 1e-9 ? decimal : as.replace('≈', '')
+    return Math.abs(Number(decimal) - amount(whole, above, below)) < 1e-9 ? decimal : as
   })
 }

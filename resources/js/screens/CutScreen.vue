@@ -4,6 +4,10 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { CuttingChoices, CuttingShown, Margin } from '@/api/types'
+import CheckField from '@/components/controls/CheckField.vue'
+import TextField from '@/components/controls/TextField.vue'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
+import CountField from '@/components/controls/CountField.vue'
 import AtTheTable from '@/components/cutting/AtTheTable.vue'
 import StripPicture from '@/components/cutting/StripPicture.vue'
 import TemplatePicture from '@/components/cutting/TemplatePicture.vue'
@@ -15,6 +19,7 @@ import StationRail from '@/components/StationRail.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import { provideUnits } from '@/composables/useUnits'
 import { useStations } from '@/composables/useStations'
+import { asTyped } from '@/drawing/fractions'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
 
@@ -41,6 +46,8 @@ const { stations } = useStations(() => props.block, () => shown.value?.block.ver
 const fabrics = computed(() => new Map((shown.value?.face.fabrics ?? []).map((fabric) => [fabric.key, fabric])))
 const done = computed(() => shown.value?.cuts.filter((cut) => cut.isDone).length ?? 0)
 
+/** The house's, or one of this block alone. */
+const rulers = computed(() => [{ value: 0, words: 'as in the house' }, ...(shown.value?.face.units === 'mm' ? [{ value: 1, words: 'to 1 mm' }, { value: 2, words: 'to 0.5 mm' }] : [{ value: 8, words: 'to 1/8 in' }, { value: 16, words: 'to 1/16 in' }])])
 const choose = (choices: Partial<CuttingChoices>) => change((block, version) => api.chooseCutting(block, version, choices))
 const tick = (name: string, isDone: boolean) => change((block, version) => api.tickCut(block, version, name, isDone))
 
@@ -84,22 +91,11 @@ async function load() {
           <h1>{{ shown.block.name }}</h1>
           <p class="soft">Cut and make · {{ done }} of {{ counted(shown.cuts.length, 'stack') }} cut · <TradeWord of="raw">finished and raw</TradeWord>, <TradeWord of="square-up">squaring up</TradeWord></p>
         </div>
-        <label>Blocks <input type="number" min="1" max="400" :value="shown.choices.blocks" @change="choose({ blocks: Number(($event.target as HTMLInputElement).value) })" /></label>
-        <label>What counts most
-          <select :value="shown.choices.preference" @change="choose({ preference: ($event.target as HTMLSelectElement).value, ways: {} })">
-            <option v-for="one in shown.preferences" :key="one.preference" :value="one.preference">{{ one.words }}</option>
-          </select>
-        </label>
-        <label>Fabric width <input :value="shown.width" @change="choose({ width: ($event.target as HTMLInputElement).value })" /></label>
-        <label>Ruler
-          <select :value="shown.choices.marks ?? (shown.face.units === 'in' ? 8 : 1)" @change="choose({ marks: Number(($event.target as HTMLSelectElement).value) })">
-            <template v-if="shown.face.units === 'in'"><option :value="8">to 1/8 in</option><option :value="16">to 1/16 in</option></template>
-            <template v-else><option :value="1">to 1 mm</option><option :value="2">to 0.5 mm</option></template>
-          </select>
-        </label>
-        <label>Units from squares
-          <select :value="shown.habit" @change="choose({ habit: ($event.target as HTMLSelectElement).value as Margin })"><option value="larger">larger, squared up</option><option value="exact">exact</option></select>
-        </label>
+        <CountField :model-value="shown.choices.blocks" label="Blocks" :max="400" @update:model-value="choose({ blocks: $event })" />
+        <ChoiceField :model-value="shown.choices.preference" label="What counts most" :choices="shown.preferences.map((one) => ({ value: one.preference, words: one.words }))" @update:model-value="choose({ preference: $event ?? '', ways: {} })" />
+        <TextField :model-value="asTyped(shown.width, shown.face.units)" label="Fabric width" size="short" :after="shown.face.units" @done="choose({ width: $event })" />
+        <ChoiceField :model-value="shown.choices.marks ?? 0" label="Ruler" :choices="rulers" @update:model-value="choose({ marks: $event === 0 ? null : $event })" />
+        <ChoiceField :model-value="shown.habit" label="Units from squares" :choices="[{ value: 'larger', words: 'larger, squared up' }, { value: 'exact', words: 'exact' }]" @update:model-value="choose({ habit: $event as Margin })" />
         <p class="saved soft" role="status">{{ problem ? 'Not saved' : waiting > 0 ? 'Saving' : 'Saved' }}</p>
         <StationHints at="cut" />
       </header>
@@ -113,11 +109,10 @@ async function load() {
             <h3><span class="cloth" :style="{ background: fabrics.get(packed.fabric)?.color }" />{{ fabrics.get(packed.fabric)?.name }} <span class="soft">buy <FractionText :text="packed.buy" /></span></h3>
             <ul>
               <li v-for="cut in shown.cuts.filter((one) => one.fabric === packed.fabric)" :key="cut.name" :class="{ done: cut.isDone }">
-                <label>
-                  <input type="checkbox" :checked="cut.isDone" @change="tick(cut.name, ($event.target as HTMLInputElement).checked)" />
+                <CheckField class="stack" :model-value="cut.isDone" @update:model-value="tick(cut.name, $event)">
                   <span class="letter">{{ cut.letter }}</span>
                   <span><b>{{ cut.count }}</b> {{ counted(cut.count, cut.shape).replace(/^\d+ /, '') }} <b><FractionText :text="cut.size" /></b><template v-if="cut.then">, {{ cut.then }} <span class="soft">({{ cut.bias }})</span></template><template v-if="cut.mirrored > 0">, {{ cut.mirrored }} of them turned over</template> <span class="soft">for {{ cut.for.join(', ') }}<template v-if="cut.margin === 'larger'">; larger, to square up</template></span></span>
-                </label>
+                </CheckField>
                 <button type="button" class="link-button" :aria-label="`Cut stack ${cut.letter} ${cut.margin === 'larger' ? 'exact' : 'larger'}`" @click="choose({ stacks: { ...shown.choices.stacks, [cut.letter]: cut.margin === 'larger' ? 'exact' : 'larger' } })">{{ cut.margin === 'larger' ? 'exact' : 'larger' }}</button>
                 <div v-if="cut.outline" class="template"><TemplatePicture :cut="cut" :color="fabrics.get(cut.fabric)?.color ?? '#fff'" /><p><FractionText :text="cut.how" /> <span class="soft">Right side up; the arrow lies along the weave.</span></p></div>
               </li>

@@ -5,6 +5,8 @@ import 'element-plus/es/components/button/style/css'
 import { changedInto } from '@/api/changes'
 import * as api from '@/api/client'
 import type { JoinsShown, SeamTestGiven } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
 import JoinSheet from '@/components/joins/JoinSheet.vue'
 import MeetingChance from '@/components/joins/MeetingChance.vue'
 import SeamTest from '@/components/joins/SeamTest.vue'
@@ -16,6 +18,7 @@ import { useScreenTitle } from '@/composables/useScreenTitle'
 import { provideUnits } from '@/composables/useUnits'
 import { useStations } from '@/composables/useStations'
 import BlockFace from '@/drawing/BlockFace.vue'
+import { asTyped } from '@/drawing/fractions'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted, percent } from '@/drawing/words'
 
@@ -116,11 +119,9 @@ async function told(work: () => Promise<void>) {
           <p v-if="shown.remedy" class="warn">{{ shown.remedy }}</p>
           <p v-if="shown.edgeTips > 0" class="soft">{{ counted(shown.edgeTips, 'tip ends', 'tips end') }} one allowance inside the raw edge of the block. Right so: the next seam is there.</p>
           <p v-if="shown.advice" class="warn" role="status">{{ shown.advice }}</p>
-          <label>Squared up before joining
-            <select :value="shown.squareUp" @change="choose(shown.isMeasured ? shown.takeUp : null, ($event.target as HTMLSelectElement).value as 'units' | 'none')"><option value="units">every unit</option><option value="none">nothing</option></select>
-          </label>
-          <label>Left alone up to <input :value="shown.leave" @change="choose(shown.isMeasured ? shown.takeUp : null, shown.squareUp, { leave: ($event.target as HTMLInputElement).value, ease: shown.ease })" /> {{ shown.face.units }}</label>
-          <label>Eased up to <input :value="shown.ease" @change="choose(shown.isMeasured ? shown.takeUp : null, shown.squareUp, { leave: shown.leave, ease: ($event.target as HTMLInputElement).value })" /> {{ shown.face.units }}</label>
+          <ChoiceField :model-value="shown.squareUp" label="Squared up before joining" :choices="[{ value: 'units', words: 'every unit' }, { value: 'none', words: 'nothing' }]" @update:model-value="choose(shown.isMeasured ? shown.takeUp : null, $event as 'units' | 'none')" />
+          <TextField :model-value="asTyped(shown.leave, shown.face.units)" label="Left alone up to" size="short" :after="shown.face.units" @done="choose(shown.isMeasured ? shown.takeUp : null, shown.squareUp, { leave: $event, ease: asTyped(shown.ease, shown.face.units) })" />
+          <TextField :model-value="asTyped(shown.ease, shown.face.units)" label="Eased up to" size="short" :after="shown.face.units" @done="choose(shown.isMeasured ? shown.takeUp : null, shown.squareUp, { leave: asTyped(shown.leave, shown.face.units), ease: $event })" />
           <SeamTest :units="shown.face.units" :is-busy="isBusy" @tested="tested" />
           <MeetingChance :block="block" :version="shown.block.version" :units="shown.face.units" @told="chances = $event" />
           <button v-if="shown.isMeasured" type="button" class="link-button" @click="choose(null, shown.squareUp)">Back to seams as they should be</button>

@@ -14,6 +14,8 @@ import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
 import type { JoinShown, TopLensShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
+import CheckField from '@/components/controls/CheckField.vue'
+import TextField from '@/components/controls/TextField.vue'
 import SettingsButton from '@/components/settings/SettingsButton.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TopJoins from '@/components/TopJoins.vue'
@@ -25,6 +27,7 @@ import { useScreenTitle } from '@/composables/useScreenTitle'
 import { provideUnits } from '@/composables/useUnits'
 import CrossingLens from '@/drawing/CrossingLens.vue'
 import BlockBack from '@/drawing/BlockBack.vue'
+import { asTyped } from '@/drawing/fractions'
 import FractionText from '@/drawing/FractionText.vue'
 import TopBack from '@/drawing/TopBack.vue'
 import TopFace from '@/drawing/TopFace.vue'
@@ -332,14 +335,14 @@ function press(event: KeyboardEvent) {
           <h3>Sashes</h3>
           <ElButton v-if="fields.sashes === null" @click="sash({})">Put sashes between</ElButton>
           <template v-else>
-            <label class="line">Width <input class="short" :value="fields.sashes.width" :aria-invalid="wrong?.field === 'sashes'" aria-label="Width of the sashes" @change="sash({ width: ($event.target as HTMLInputElement).value })" /></label>
+            <div class="line">Width <TextField :model-value="asTyped(fields.sashes.width, fields.units)" label="Width of the sashes" hides-label size="short" :after="fields.units" @done="sash({ width: $event })" /></div>
             <label class="line">Fabric
               <ElSelect :model-value="fields.sashes.fabric" filterable aria-label="Fabric of the sashes" @update:model-value="sash({ fabric: $event })"><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
             </label>
             <label class="line">Cornerstones
               <ElSelect :model-value="fields.sashes.cornerstone ?? ''" filterable aria-label="Cornerstones" @update:model-value="sash({ cornerstone: $event === '' ? null : $event })"><ElOption value="" label="none" /><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
             </label>
-            <label v-if="fields.setting === 'straight'" class="tick"><input type="checkbox" :checked="fields.sashes.outer" @change="sash({ outer: !fields.sashes?.outer })" /> round the outside too</label>
+            <CheckField v-if="fields.setting === 'straight'" :model-value="fields.sashes.outer" @update:model-value="sash({ outer: $event })">round the outside too</CheckField>
             <button type="button" class="link-button" @click="change({ sashes: null })">Take the sashes away</button>
           </template>
           <p v-if="wrong?.field === 'sashes'" class="wrong" role="alert">{{ wrong.words }}</p>
@@ -349,13 +352,13 @@ function press(event: KeyboardEvent) {
             <label class="line">Of
               <ElSelect :model-value="fields.sides.fabric ?? ''" filterable aria-label="Triangles at the sides" @update:model-value="side($event)"><ElOption value="" label="halves of blocks" /><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
             </label>
-            <label v-if="fields.sides.fabric !== null" class="line">Larger by <input class="short" :value="fields.sides.float" aria-label="Larger by" @change="side(fields?.sides?.fabric ?? '', ($event.target as HTMLInputElement).value)" /></label>
+            <div v-if="fields.sides.fabric !== null" class="line">Larger by <TextField :model-value="asTyped(fields.sides.float, fields.units)" label="Larger by" hides-label size="short" :after="fields.units" @done="side(fields?.sides?.fabric ?? '', $event)" /></div>
             <p v-if="wrong?.field === 'sides'" class="wrong" role="alert">{{ wrong.words }}</p>
           </template>
 
           <h3>Borders</h3>
           <div v-for="(one, number) in fields.borders" :key="number" class="border">
-            <label class="line">Width <input class="short" :value="one.width" :aria-label="`Width of border ${number + 1}`" @change="border(number, { width: ($event.target as HTMLInputElement).value })" /></label>
+            <div class="line">Width <TextField :model-value="asTyped(one.width, fields.units)" :label="`Width of border ${number + 1}`" hides-label size="short" :after="fields.units" @done="border(number, { width: $event })" /></div>
             <label class="line">Fabric
               <ElSelect :model-value="one.fabric" filterable :aria-label="`Fabric of border ${number + 1}`" @update:model-value="border(number, { fabric: $event })"><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
             </label>

@@ -4,6 +4,8 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { Axis, CornerName, FollowShown, TrayKind, WallCell, WallFabric, WallPlace } from '@/api/types'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
+import CheckField from '@/components/controls/CheckField.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import StationHints from '@/components/StationHints.vue'
 import StationRail from '@/components/StationRail.vue'
@@ -251,16 +253,12 @@ function placeKind(kind: string, asOne: boolean) {
           <p class="soft">
             <template v-if="wall.path !== ''">
               <button type="button" class="link-button" @click="wall.goOut">Back to the whole block</button>
-              <label v-if="shown.alike > 1" class="alone"><input v-model="wall.isAlone" type="checkbox" /> change this one only ({{ shown.alike }} are alike)</label>
+              <CheckField v-if="shown.alike > 1" v-model="wall.isAlone" class="alone">change this one only ({{ shown.alike }} are alike)</CheckField>
             </template>
             <template v-else><FractionText :text="shown.face.finished.join(' x ')" /> {{ shown.face.units }} finished · {{ shown.columns.length }} x {{ shown.rows.length }}</template>
           </p>
         </div>
-        <label class="follow">Copies follow
-          <select v-model="wall.follow">
-            <option v-for="one in follows" :key="one.name" :value="one.name">{{ one.words }}</option>
-          </select>
-        </label>
+        <div class="follow"><span aria-hidden="true">Copies follow</span> <ChoiceField v-model="wall.follow" label="Copies follow" hides-label :choices="follows.map((one) => ({ value: one.name, words: one.words }))" /></div>
         <div class="tools">
           <button type="button" :disabled="shown.history.undo === null" :title="shown.history.undo ? `Undo: ${shown.history.undo} (Ctrl Z)` : 'Nothing to undo'" @click="wall.undo">Undo</button>
           <button type="button" :disabled="shown.history.redo === null" :title="shown.history.redo ? `Do again: ${shown.history.redo} (Ctrl Y)` : 'Nothing to do again'" @click="wall.redo">Redo</button>

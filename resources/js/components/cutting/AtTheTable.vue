@@ -2,6 +2,10 @@
 import { ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { AtSize, CuttingShown, LargestShown, PrecutShown } from '@/api/types'
+import { ElInput } from 'element-plus/es/components/input/index'
+import 'element-plus/es/components/input/style/css'
+import TextField from '@/components/controls/TextField.vue'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
 
@@ -61,8 +65,8 @@ async function pick(event: Event) {
     <details>
       <summary>How large from what I have?</summary>
       <form @submit.prevent="askLargest">
-        <select v-model="as" aria-label="Cloth at hand"><option value="square">squares of</option><option value="strip">strips of</option></select>
-        <input v-model="side" aria-label="Their size" /> {{ cutting.face.units }}
+        <ChoiceField v-model="as" label="Cloth at hand" hides-label :choices="[{ value: 'square', words: 'squares of' }, { value: 'strip', words: 'strips of' }]" />
+        <TextField v-model="side" label="Their size" hides-label size="short" :after="cutting.face.units" />
         <button type="submit" class="ask">Tell me</button>
       </form>
       <template v-if="largest">
@@ -75,7 +79,7 @@ async function pick(event: Event) {
     </details>
     <details>
       <summary>At other sizes</summary>
-      <form @submit.prevent="askSizes"><input v-model="sizes" class="wide" placeholder="6, 9, 15" aria-label="Finished widths, with commas" /> {{ cutting.face.units }} <button type="submit" class="ask">Compare</button></form>
+      <form @submit.prevent="askSizes"><TextField v-model="sizes" :placeholder="cutting.face.units === 'in' ? '6, 9, 15' : '150, 225, 375'" label="Finished widths, with commas" hides-label :after="cutting.face.units" /> <button type="submit" class="ask">Compare</button></form>
       <table v-if="others.length > 0">
         <thead><tr><th scope="col">finished</th><th scope="col">what is cut, and what the units measure raw</th></tr></thead>
         <tbody>
@@ -88,7 +92,7 @@ async function pick(event: Event) {
     </details>
     <details>
       <summary>From squares or quarters cut ready</summary>
-      <form @submit.prevent="askPrecut"><select v-model="precut" aria-label="Size of the pieces"><option v-for="one in precuts" :key="one">{{ one }}</option></select> {{ cutting.face.units }} <button type="submit" class="ask">Count</button></form>
+      <form @submit.prevent="askPrecut"><ChoiceField v-model="precut" label="Size of the pieces" hides-label :choices="precuts.map((one) => ({ value: one, words: one }))" /> {{ cutting.face.units }} <button type="submit" class="ask">Count</button></form>
       <ul v-if="ready">
         <li v-for="one in ready" :key="one.fabric"><b>{{ one.needed }}</b> of {{ name(one.fabric) }}<template v-if="one.tooLarge.length > 0">; too small for {{ one.tooLarge.join(', ') }}</template></li>
       </ul>
@@ -96,7 +100,7 @@ async function pick(event: Event) {
     <details>
       <summary>Check a pattern's list</summary>
       <p class="soft">One line a cut: fabric, size, count, and cut once or cut twice where it says so. For units: unit, U2, 4 or unit, U2 mirrored, 4.</p>
-      <textarea v-model="list" rows="5" aria-label="The pattern's cutting list" :placeholder="`${cutting.face.fabrics[0]?.name}, 2 7/8, 6`" />
+      <ElInput v-model="list" type="textarea" :rows="5" aria-label="The pattern's cutting list" :placeholder="`${cutting.face.fabrics[0]?.name}, ${cutting.face.units === 'in' ? '2 7/8' : '73'}, 6`" />
       <div class="row"><button type="button" class="ask" @click="askPattern">Compare</button><label class="link-button">or choose a CSV file<input type="file" accept=".csv,text/csv,text/plain" class="visually-hidden" @change="pick" /></label></div>
       <p v-if="findings && findings.length === 0" role="status">Everything that is needed is on it, and nothing else.</p>
       <ul v-else-if="findings" role="status">

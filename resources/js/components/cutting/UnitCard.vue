@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Build, FabricShown, Margin, UnitToMake } from '@/api/types'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
+import CheckField from '@/components/controls/CheckField.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import UnitIcon from '@/drawing/UnitIcon.vue'
 import RulerOnUnit from './RulerOnUnit.vue'
@@ -27,14 +29,13 @@ const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key
         <p class="soft">Half of that: <FractionText :text="size(unit.halves)" /></p>
         <p v-if="unit.look_alike.length > 0" class="warn">Looks like {{ unit.look_alike.join(', ') }}, but is sewn otherwise.</p>
       </div>
-      <label class="tick"><input type="checkbox" :checked="unit.isDone" @change="emit('done', ($event.target as HTMLInputElement).checked)" /> made</label>
+      <CheckField class="tick" :model-value="unit.isDone" :label="`${unit.name}: made`" @update:model-value="emit('done', $event)">made</CheckField>
     </div>
     <template v-if="way">
-      <label v-if="unit.ways.length > 1" class="way">Made
-        <select :value="unit.method" @change="emit('way', ($event.target as HTMLSelectElement).value)">
-          <option v-for="one in unit.ways" :key="one.key" :value="one.key" :disabled="one.batches === null">{{ one.words }}{{ one.over ? ` (${one.over})` : '' }}</option>
-        </select>
-      </label>
+      <div v-if="unit.ways.length > 1" class="way">
+        <span aria-hidden="true">Made</span>
+        <ChoiceField :model-value="unit.method" :label="`How ${unit.name} are made`" hides-label :choices="unit.ways.map((one) => ({ value: one.key, words: `${one.words}${one.over ? ` (${one.over})` : ''}`, disabled: one.batches === null }))" @update:model-value="emit('way', $event ?? '')" />
+      </div>
       <p v-for="one in unit.says" :key="one.text" :class="{ warn: one.wants === 'work' }">{{ one.text }}</p>
       <ul class="pieces">
         <li v-for="(piece, i) in way.pieces" :key="i">
@@ -42,13 +43,8 @@ const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key
           <b>{{ piece.count }}</b> {{ byKey.get(piece.fabric)?.name }} <template v-if="piece.shape === 'template'">round template {{ piece.letter }}</template><FractionText v-else :text="piece.size" /> {{ piece.then }}<span v-if="piece.isLarger && piece.shape !== 'template'" class="soft"> (exact <FractionText :text="piece.exact" />)</span>
         </li>
       </ul>
-      <label v-if="unit.canComeEitherWay" class="way">Those built the other way
-        <select :value="unit.build" @change="emit('build', ($event.target as HTMLSelectElement).value as Build)">
-          <option value="alike">are not used: all alike</option>
-          <option value="as they come">are used as they come; the plan follows</option>
-        </select>
-      </label>
-      <label v-if="way.pieces.length > 0" class="tick"><input type="checkbox" :checked="way.pieces.some((piece) => piece.isLarger)" @change="emit('margin', ($event.target as HTMLInputElement).checked ? 'larger' : 'exact')" /> cut larger, to square up</label>
+      <ChoiceField v-if="unit.canComeEitherWay" class="way" :model-value="unit.build" label="Those built the other way" :choices="[{ value: 'alike', words: 'are not used: all alike' }, { value: 'as they come', words: 'are used as they come; the plan follows' }]" @update:model-value="emit('build', $event as Build)" />
+      <CheckField v-if="way.pieces.length > 0" :model-value="way.pieces.some((piece) => piece.isLarger)" @update:model-value="emit('margin', $event ? 'larger' : 'exact')">cut larger, to square up</CheckField>
       <WayStages :stages="way.stages" :colours="colours" />
       <p v-if="way.note" class="soft">{{ way.note }}</p>
       <p v-if="way.bonus" class="soft">Sew the waste first, half an inch away, and each unit leaves {{ way.bonus }}.</p>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import type { FaceShown, JoinSheetShown } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
+import { asTyped } from '@/drawing/fractions'
 import FractionText from '@/drawing/FractionText.vue'
 import SeamRuler from '@/drawing/SeamRuler.vue'
 
@@ -9,7 +11,7 @@ const props = withDefaults(defineProps<{ join: JoinSheetShown; face: FaceShown; 
 const emit = defineEmits<{ measured: [size: [string, string] | null] }>()
 
 const size = ref<[string, string]>(['', ''])
-watch(() => props.join, (join) => (size.value = join.measured ? [...join.measured] : ['', '']), { immediate: true })
+watch(() => props.join, (join) => (size.value = join.measured ? [asTyped(join.measured[0], props.face.units), asTyped(join.measured[1], props.face.units)] : ['', '']), { immediate: true })
 </script>
 
 <template>
@@ -31,7 +33,7 @@ watch(() => props.join, (join) => (size.value = join.measured ? [...join.measure
     </table>
     <form v-if="canMeasure" class="measure" :aria-label="`What ${join.title} made`" @submit.prevent="emit('measured', [...size])">
       What it made should measure <FractionText :text="join.meant.join(' x ')" /> {{ face.units }} raw; it measures
-      <input v-model="size[0]" aria-label="Measured width" /> x <input v-model="size[1]" aria-label="Measured height" />
+      <TextField v-model="size[0]" label="Measured width" hides-label size="short" /> x <TextField v-model="size[1]" label="Measured height" hides-label size="short" />
       <button type="submit" class="ask">Keep</button>
       <button v-if="join.measured" type="button" class="link-button" @click="emit('measured', null)">Forget it</button>
     </form>

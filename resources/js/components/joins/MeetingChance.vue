@@ -4,6 +4,7 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { SpreadShown } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
 import { percent } from '@/drawing/words'
 
 /** How sure it is that everything meets, when nobody sews to a hair. */
@@ -39,10 +40,10 @@ async function ask() {
 <template>
   <form aria-label="How sure is it" @submit.prevent="ask">
     <h3>How sure is it?</h3>
-    <label>Sewing off by <input v-model="scatter.sewing" /> {{ units }}</label>
-    <label>Cutting off by <input v-model="scatter.cutting" /> {{ units }}</label>
-    <label>Fold, where pressed to a side <input v-model="scatter.folding" /> {{ units }}</label>
-    <label>May be eased <input v-model="scatter.tolerance" /> {{ units }}</label>
+    <TextField v-model="scatter.sewing" label="Sewing off by" size="short" :after="units" />
+    <TextField v-model="scatter.cutting" label="Cutting off by" size="short" :after="units" />
+    <TextField v-model="scatter.folding" label="Fold, where pressed to a side" size="short" :after="units" />
+    <TextField v-model="scatter.tolerance" label="May be eased" size="short" :after="units" />
     <ElButton native-type="submit" :disabled="isBusy">Try it 4000 times</ElButton>
     <template v-if="chance">
       <p v-if="'tooMany' in chance">More than {{ chance.tooMany }} joins take too long to try.</p>

@@ -3,6 +3,8 @@ import { ref } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import type { SeamTestGiven } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
+import CountField from '@/components/controls/CountField.vue'
 
 /** Strips sewn side by side: what one seam really takes. */
 const props = defineProps<{ units: 'in' | 'mm'; isBusy: boolean }>()
@@ -15,10 +17,10 @@ const test = ref<SeamTestGiven>({ strips: 3, width: props.units === 'mm' ? '40' 
   <form aria-label="Seam test" @submit.prevent="emit('tested', { ...test })">
     <h3>Seam test</h3>
     <p class="soft">Cut strips, sew them side by side as you always do, press, and measure across all of them.</p>
-    <label>Strips <input v-model.number="test.strips" type="number" min="2" max="20" /></label>
-    <label>Each cut <input v-model="test.width" /> {{ units }}</label>
-    <label>Together <input v-model="test.measured" required /> {{ units }}</label>
-    <label>Machine, thread <input v-model="test.notes" class="wide" maxlength="120" /></label>
+    <CountField v-model="test.strips" label="Strips" :min="2" :max="20" />
+    <TextField v-model="test.width" label="Each cut" size="short" :after="units" />
+    <TextField v-model="test.measured" label="Together" size="short" required :after="units" />
+    <TextField :model-value="test.notes ?? ''" label="Machine, thread" @update:model-value="test.notes = $event" />
     <ElButton native-type="submit" type="primary" :disabled="isBusy">Work it out</ElButton>
   </form>
 </template>

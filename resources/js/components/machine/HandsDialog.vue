@@ -1,14 +1,20 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
-import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { ElButton } from 'element-plus/es/components/button/index'
+import { ElDialog } from 'element-plus/es/components/dialog/index'
+import 'element-plus/es/components/button/style/css'
+import 'element-plus/es/components/dialog/style/css'
+import { computed, ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { HandMend, HandsShown } from '@/api/types'
+import ChoiceRadios from '@/components/controls/ChoiceRadios.vue'
+import CountField from '@/components/controls/CountField.vue'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
 
 /** A pile of units that came out as the other hand: which, how many, and the least work that mends it. */
 const props = defineProps<{ block: number }>()
 const emit = defineEmits<{ mend: [unit: string, count: number, how: HandMend] }>()
 
-const dialog = useTemplateRef<HTMLDialogElement>('dialog')
+const isOpen = ref(false)
 const shown = shallowRef<HandsShown | null>(null)
 const label = ref('')
 const count = ref(1)
@@ -40,41 +46,33 @@ const pilesNow = () => shown.value?.piles ?? []
 async function open() {
   label.value = ''
   shown.value = null
-  dialog.value?.showModal()
+  isOpen.value = true
   await ask()
   label.value = pilesNow()[0]?.label ?? ''
 }
 
 function mend() {
   if (how.value !== null) emit('mend', label.value, count.value, how.value)
-  dialog.value?.close()
+  isOpen.value = false
 }
 
 defineExpose({ open })
 </script>
 
 <template>
-  <dialog ref="dialog" class="machine-dialog hands" aria-label="A pile of the wrong hand" @keydown.stop>
+  <ElDialog v-model="isOpen" class="machine-dialog hands" title="A pile of the wrong hand" width="min(620px, 94vw)" align-center append-to-body destroy-on-close @keydown.stop>
     <form @submit.prevent="mend">
-      <h2>A pile of the wrong hand</h2>
       <p v-if="shown && shown.piles.length === 0">No unit lies loose: what is sewn to something is unpicked first.</p>
       <template v-else>
-        <label>Which units
-          <select v-model="label"><option v-for="one in shown?.piles ?? []" :key="one.label" :value="one.label">{{ nameOf(one) }}</option></select>
-        </label>
-        <label>How many of the {{ pile?.loose ?? 0 }} that lie loose
-          <input v-model.number="count" type="number" min="1" :max="pile?.loose ?? 1" />
-        </label>
+        <ChoiceField v-model="label" label="Which units" :choices="(shown?.piles ?? []).map((one) => ({ value: one.label, words: nameOf(one) }))" />
+        <CountField v-model="count" :label="`How many of the ${pile?.loose ?? 0} that lie loose`" :max="pile?.loose ?? 1" />
         <p v-if="problem" class="warn" role="alert">{{ problem }}</p>
-        <fieldset v-else aria-live="polite">
-          <legend>The least work first</legend>
-          <label v-for="one in shown?.mends ?? []" :key="one.how"><input v-model="how" type="radio" name="mend" :value="one.how" /> <span>{{ one.words }}</span></label>
-        </fieldset>
+        <ChoiceRadios v-else-if="how !== null" v-model="how" aria-live="polite" label="The least work first" :choices="(shown?.mends ?? []).map((one) => ({ value: one.how, words: one.words }))" />
       </template>
       <div class="deeds">
-        <ElButton native-type="button" @click="dialog?.close()">Leave it</ElButton>
+        <ElButton native-type="button" @click="isOpen = false">Leave it</ElButton>
         <ElButton native-type="submit" type="primary" :disabled="how === null || problem !== ''">Mend it so</ElButton>
       </div>
     </form>
-  </dialog>
+  </ElDialog>
 </template>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import type { Chain } from '@/api/types'
+import ChoiceRadios from '@/components/controls/ChoiceRadios.vue'
+import CheckField from '@/components/controls/CheckField.vue'
 import SettingsButton from '@/components/settings/SettingsButton.vue'
 
 /** How this quilter works: hands, voice, pedal, and how rows go through the machine. */
 defineProps<{ chain: Chain; pedalWord: string; isChoosingKey: boolean }>()
 const emit = defineEmits<{ 'choose-key': []; 'sew-as': [chain: Chain] }>()
-const chains: [Chain, string][] = [
-  ['row-by-row', 'along each row, one row after the other'],
-  ['webbed', 'all rows in one chain, webbed by their threads'],
-  ['twos', 'in twos, and twos of twos'],
+const chains: { value: Chain; words: string }[] = [
+  { value: 'row-by-row', words: 'along each row, one row after the other' },
+  { value: 'webbed', words: 'all rows in one chain, webbed by their threads' },
+  { value: 'twos', words: 'in twos, and twos of twos' },
 ]
 const isLeftHanded = defineModel<boolean>('leftHanded', { required: true })
 const isReadAloud = defineModel<boolean>('readAloud', { required: true })
@@ -20,14 +22,11 @@ const isCounting = defineModel<boolean>('counting', { required: true })
   <details class="settings">
     <summary>How you work</summary>
     <div>
-      <label><input v-model="isLeftHanded" type="checkbox" /><span>Left-handed</span> <kbd>L</kbd></label>
-      <label><input v-model="isReadAloud" type="checkbox" /><span>Read aloud</span> <kbd>R</kbd></label>
-      <label><input v-model="isCounting" type="checkbox" /><span>Count every piece of a chain</span> <kbd>C</kbd></label>
-      <label><input v-model="isSecondLook" type="checkbox" /><span>Second look at units that could lie turned</span></label>
-      <fieldset>
-        <legend>Units are sewn to each other</legend>
-        <label v-for="[key, words] of chains" :key="key"><input :checked="chain === key" type="radio" name="chain" :value="key" @change="emit('sew-as', key)" /><span>{{ words }}</span></label>
-      </fieldset>
+      <CheckField v-model="isLeftHanded">Left-handed <kbd>L</kbd></CheckField>
+      <CheckField v-model="isReadAloud">Read aloud <kbd>R</kbd></CheckField>
+      <CheckField v-model="isCounting">Count every piece of a chain <kbd>C</kbd></CheckField>
+      <CheckField v-model="isSecondLook">Second look at units that could lie turned</CheckField>
+      <ChoiceRadios :model-value="chain" class="chain" label="Units are sewn to each other" :choices="chains" @update:model-value="emit('sew-as', $event)" />
       <button type="button" class="again" @click="emit('choose-key')">{{ isChoosingKey ? 'Press the pedal now' : `Pedal types ${pedalWord}: choose its key` }}</button>
       <SettingsButton />
     </div>
@@ -63,29 +62,7 @@ summary {
   background: var(--paper);
 }
 
-label {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  min-height: 44px;
-  line-height: 1.2;
-}
-
-label span {
-  flex: 1;
-}
-
-input {
-  flex: none;
-  width: 24px;
-  height: 24px;
-  accent-color: var(--thread);
-}
-
-fieldset {
-  display: grid;
-  gap: 2px;
-  margin: 0;
+.chain {
   padding: 8px 12px;
   border: 1px solid var(--hair);
   border-radius: 8px;

@@ -1,23 +1,30 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
-import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { ElButton } from 'element-plus/es/components/button/index'
+import { ElDialog } from 'element-plus/es/components/dialog/index'
+import 'element-plus/es/components/button/style/css'
+import 'element-plus/es/components/dialog/style/css'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { JoinShown, UnpickCause, UnpickCost } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
+import ChoiceRadios from '@/components/controls/ChoiceRadios.vue'
+import CountField from '@/components/controls/CountField.vue'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
 import { counted } from '@/drawing/words'
 
 /** Goes back over a seam: which, why, and what it costs before anything is decided. */
 const props = defineProps<{ block: number; joins: JoinShown[]; sewn: number[]; blocks: number; /** Whether the server knows every key. */ isSaved: boolean; /** Pieces of the step at hand that are sewn, where not all of them are. */ here: { title: string; counted: number } | null }>()
 const emit = defineEmits<{ unpick: [join: number, cause: UnpickCause, blocks: number, reason: string]; 'unpick-here': [count: number, cause: UnpickCause, reason: string]; hands: [] }>()
 
-const causes: [UnpickCause, string][] = [
-  ['turned', 'a unit was turned'],
-  ['wrong-hand', 'wrong hand'],
-  ['missed-point', 'a point was missed'],
-  ['pressed-wrong', 'pressed to the wrong side'],
-  ['other', 'something else'],
+const causes: { value: UnpickCause; words: string }[] = [
+  { value: 'turned', words: 'a unit was turned' },
+  { value: 'wrong-hand', words: 'wrong hand' },
+  { value: 'missed-point', words: 'a point was missed' },
+  { value: 'pressed-wrong', words: 'pressed to the wrong side' },
+  { value: 'other', words: 'something else' },
 ]
 
-const dialog = useTemplateRef<HTMLDialogElement>('dialog')
+const isOpen = ref(false)
 const join = ref<number | 'here' | null>(null)
 const inBlocks = ref(1)
 const most = computed(() => (join.value === 'here' ? (props.here?.counted ?? 1) : props.blocks))
@@ -29,6 +36,10 @@ const problem = ref('')
 
 /** What was sewn last comes first. */
 const choices = computed(() => props.joins.filter((one) => props.sewn.includes(one.id)).reverse())
+const named = computed<{ value: number | 'here'; words: string }[]>(() => [
+  ...(props.here === null ? [] : [{ value: 'here' as const, words: `${props.here.title}: what is sewn of this step` }]),
+  ...choices.value.map((one) => ({ value: one.id, words: `${one.title}${one.place ? ` at ${one.place}` : ''}` })),
+])
 
 /** Few enough units are named, more are counted. */
 const unitWords = computed(() => {
@@ -60,37 +71,26 @@ function open() {
   reason.value = ''
   join.value = null
   void nextTick(() => (join.value = last.value))
-  dialog.value?.showModal()
+  isOpen.value = true
 }
 
 function unpick() {
   const why = cause.value === 'other' ? reason.value.trim() : ''
   if (join.value === 'here') emit('unpick-here', times.value, cause.value, why)
   else if (join.value !== null) emit('unpick', join.value, cause.value, times.value, why)
-  dialog.value?.close()
+  isOpen.value = false
 }
 
 defineExpose({ open })
 </script>
 
 <template>
-  <dialog ref="dialog" class="machine-dialog unpick" aria-label="Unpick a seam" @keydown.stop>
+  <ElDialog v-model="isOpen" class="machine-dialog unpick" title="Unpick a seam" width="min(620px, 94vw)" align-center append-to-body destroy-on-close @keydown.stop>
     <form @submit.prevent="unpick">
-      <h2>Unpick a seam</h2>
-      <label>Which
-        <select v-model="join" @change="hasChosen = true">
-          <option v-if="here" value="here">{{ here.title }}: what is sewn of this step</option>
-          <option v-for="one in choices" :key="one.id" :value="one.id">{{ one.title }}{{ one.place ? ` at ${one.place}` : '' }}</option>
-        </select>
-      </label>
-      <label v-if="most > 1">{{ join === 'here' ? `How many of the ${most} that are sewn` : `In how many of the ${blocks} blocks` }}
-        <input v-model.number="inBlocks" type="number" min="1" :max="most" />
-      </label>
-      <fieldset>
-        <legend>Why</legend>
-        <label v-for="[key, words] in causes" :key="key"><input v-model="cause" type="radio" name="cause" :value="key" /> {{ words }}</label>
-        <label v-if="cause === 'other'" class="reason">What it was <input v-model="reason" maxlength="120" /></label>
-      </fieldset>
+      <ChoiceField v-model="join" label="Which" :choices="named" @update:model-value="hasChosen = true" />
+      <CountField v-if="most > 1" v-model="inBlocks" :label="join === 'here' ? `How many of the ${most} that are sewn` : `In how many of the ${blocks} blocks`" :max="most" />
+      <ChoiceRadios v-model="cause" label="Why" :choices="causes" />
+      <TextField v-if="cause === 'other'" v-model="reason" label="What it was" />
       <p v-if="!isSaved && join === null" class="cost" role="status">The last keys are being saved.</p>
       <p v-else-if="join === 'here'" class="cost" role="status">Opens {{ counted(times, 'seam') }} of this step and sews {{ times === 1 ? 'it' : 'them' }} again.</p>
       <p v-else-if="choices.length === 0">Nothing is sewn yet.</p>
@@ -99,13 +99,13 @@ defineExpose({ open })
         <template v-if="cost">Opens {{ counted(cost.seams.length * times, 'seam') }} and sews {{ cost.seams.length * times === 1 ? 'it' : 'them' }} again: {{ cost.seams.join('; ') }}{{ times > 1 ? `, in ${times} blocks` : '' }}. {{ unitWords }} About {{ counted(Math.ceil(cost.minutes * times), 'minute') }}, {{ cost.isOwnPace ? 'at your own pace' : 'until your own pace is known' }}.</template>
         <template v-else>Working out what it costs</template>
       </p>
-      <button v-if="cause === 'wrong-hand'" type="button" class="pile" :disabled="!isSaved" @click="(dialog?.close(), emit('hands'))">A whole pile of them is of the wrong hand: the least work</button>
+      <button v-if="cause === 'wrong-hand'" type="button" class="pile" :disabled="!isSaved" @click="((isOpen = false), emit('hands'))">A whole pile of them is of the wrong hand: the least work</button>
       <div class="deeds">
-        <ElButton native-type="button" @click="dialog?.close()">Leave it</ElButton>
+        <ElButton native-type="button" @click="isOpen = false">Leave it</ElButton>
         <ElButton native-type="submit" type="primary" :disabled="join === null || (join !== 'here' && cost === null)">Unpick</ElButton>
       </div>
     </form>
-  </dialog>
+  </ElDialog>
 </template>
 
 <style scoped>

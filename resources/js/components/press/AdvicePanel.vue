@@ -2,6 +2,7 @@
 import { shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { AdviceShown, LockAsked, OpenedTold, Place, PressStyle } from '@/api/types'
+import CountField from '@/components/controls/CountField.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { useStationKeys } from '@/composables/useStationKeys'
 import { styleWords } from '@/drawing/words'
@@ -55,7 +56,7 @@ useStationKeys(
     <p>{{ proposal.words }}</p>
     <button v-if="proposal.style !== style" type="button" class="take pick-card" :disabled="isBusy" @click="emit('school', proposal.style)">Press it {{ proposal.style === 'mixed' ? 'by the lump' : `in school ${styleWords[proposal.style]}` }}</button>
     <h2>Lumps</h2>
-    <label class="limit">More than <input type="number" min="1" max="100" :value="advice?.lump ?? 10" @change="emit('lump', Number(($event.target as HTMLInputElement).value))" /> layers are a lump.</label>
+    <p class="limit">More than <CountField :model-value="advice?.lump ?? 10" label="Layers that are not a lump yet" hides-label :max="100" @update:model-value="emit('lump', $event)" /> layers are a lump.</p>
     <p v-if="advice === null" class="soft" role="status">Trying what would flatten it</p>
     <p v-else-if="advice.crossings.length === 0" class="soft">No crossing lies thicker than that.</p>
     <div v-for="crossing in advice?.crossings" :key="crossing.text.join()" class="lump" :data-lump="crossing.text.join(' ')">

@@ -2,6 +2,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { BesideShown, Figures, Place } from '@/api/types'
+import ChoiceRadios from '@/components/controls/ChoiceRadios.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { nestingWords } from '@/drawing/words'
 
@@ -38,9 +39,7 @@ const told = (then: { kind: string | null; peak: number }) => `${then.kind === n
     <h2>Your way and the planner's</h2>
     <p v-if="!hasOwn" class="soft">You have locked no seam and said no rule: you sew it as planned.</p>
     <template v-else>
-      <div class="which" role="radiogroup" aria-label="Which way is sewn">
-        <label v-for="own in [true, false]" :key="String(own)"><input type="radio" name="way" :checked="ownWay === own" :disabled="isBusy" @change="emit('choose', own)" /> {{ own ? 'Sew it my way' : "Sew the planner's" }}</label>
-      </div>
+      <ChoiceRadios class="which" :model-value="ownWay" label="Which way is sewn" hides-label :disabled="isBusy" :choices="[{ value: true, words: 'Sew it my way' }, { value: false, words: 'Sew the planner\'s' }]" @update:model-value="emit('choose', $event)" />
       <p v-if="beside === null" class="soft" role="status">Laying them side by side</p>
       <template v-else>
         <table>

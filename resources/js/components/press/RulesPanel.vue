@@ -2,6 +2,8 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { FabricShown, JoinShown, RowTold, RulePriced, RuleSubject, RuleTold } from '@/api/types'
+import CheckField from '@/components/controls/CheckField.vue'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
 
 /** Pressing in sentences: point at rows, last seams, a kind of unit or the unit looked at, then say the way with one key. */
 const props = defineProps<{ block: number; plan: string; rows: RowTold[]; subjects: RuleSubject[]; rules: RuleTold[]; fabrics: FabricShown[]; seam: JoinShown | null; isBusy: boolean }>()
@@ -134,13 +136,10 @@ function onKey(event: KeyboardEvent) {
       <div class="chips" role="group" aria-label="Which way">
         <button v-for="way in ways" :key="way.word" type="button" class="chip way pick-card" :data-say="way.word" @click="say(way.word)">{{ way.label }} <kbd>{{ 'sign' in way ? way.sign : way.key.toUpperCase() }}</kbd></button>
       </div>
-      <label v-for="how in isSingle ? [] : ['toward', 'away from']" :key="how" class="fabric">
-        {{ how === 'toward' ? 'Toward' : 'Away from' }}
-        <select :aria-label="how === 'toward' ? 'Toward which fabric' : 'Away from which fabric'" @change="say(`${how} ${($event.target as HTMLSelectElement).value}`)">
-          <option value="" disabled :selected="!said[0]?.startsWith(how)">a fabric</option>
-          <option v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key">{{ fabric.name }}</option>
-        </select>
-      </label>
+      <div v-for="how in isSingle ? [] : ['toward', 'away from']" :key="how" class="fabric">
+        <span aria-hidden="true">{{ how === 'toward' ? 'Toward' : 'Away from' }}</span>
+        <ChoiceField :model-value="said[0]?.startsWith(`${how} `) ? said[0].slice(how.length + 1) : null" :label="how === 'toward' ? 'Toward which fabric' : 'Away from which fabric'" hides-label placeholder="a fabric" :choices="fabrics.map((fabric) => ({ value: fabric.key, words: fabric.name }))" @update:model-value="say(`${how} ${$event}`)" />
+      </div>
       <p v-if="refusal" class="refusal" role="alert">{{ refusal }}</p>
       <div v-else-if="priced" class="price" role="status">
         <p><b>{{ priced.words }}</b> ({{ priced.joins.length }} {{ priced.joins.length === 1 ? 'seam' : 'seams' }})</p>
@@ -158,7 +157,7 @@ function onKey(event: KeyboardEvent) {
       <p v-if="rules.length > 1" class="soft">Later ones win over earlier ones, a seam you press yourself over all.</p>
       <ol class="list">
         <li v-for="(rule, i) in rules" :key="rule.text" :class="{ off: !rule.on }" :data-rule="rule.text">
-          <label class="switch"><input type="checkbox" :checked="rule.on" :disabled="isBusy" @change="change(i, 'switch')" /> <span>{{ rule.words }}</span></label>
+          <CheckField class="switch" :model-value="rule.on" :disabled="isBusy" @update:model-value="change(i, 'switch')">{{ rule.words }}</CheckField>
           <span class="acts">
             <button type="button" class="act" :disabled="i === 0 || isBusy" :aria-label="`Earlier: ${rule.words}`" @click="change(i, 'earlier')">↑</button>
             <button type="button" class="act" :disabled="i === rules.length - 1 || isBusy" :aria-label="`Later: ${rule.words}`" @click="change(i, 'later')">↓</button>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import type { DrawingShown, WallCell } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
 
@@ -30,8 +31,8 @@ const typed = ref<[string, string, string, string]>(['0', '1', '1', '0'])
     <form class="typed" aria-label="Cut by numbers" @submit.prevent="emit('cut', [typed[0], typed[1]], [typed[2], typed[3]])">
       <h3>By numbers</h3>
       <p class="soft">Shares of the width from the left, and of the height from the top: 1/3, 0.4</p>
-      <div><span>from</span> <input v-model="typed[0]" aria-label="From, across" /> <input v-model="typed[1]" aria-label="From, down" /></div>
-      <div><span>to</span> <input v-model="typed[2]" aria-label="To, across" /> <input v-model="typed[3]" aria-label="To, down" /></div>
+      <div><span>from</span> <TextField v-model="typed[0]" label="From, across" hides-label size="short" /> <TextField v-model="typed[1]" label="From, down" hides-label size="short" /></div>
+      <div><span>to</span> <TextField v-model="typed[2]" label="To, across" hides-label size="short" /> <TextField v-model="typed[3]" label="To, down" hides-label size="short" /></div>
       <button type="submit" class="tool">Cut</button>
     </form>
     <div class="again">
@@ -40,7 +41,7 @@ const typed = ref<[string, string, string, string]>(['0', '1', '1', '0'])
       <button type="button" class="link-button" @click="emit('start', 'halves')">two halves</button>
     </div>
     <form class="name" aria-label="Name of the unit" @submit.prevent="emit('name', name.trim())">
-      <label>What you call it <input v-model="name" maxlength="60" /></label>
+      <TextField v-model="name" label="What you call it" :maxlength="60" />
       <div class="deeds">
         <button type="submit" class="tool">Name it</button>
         <button type="button" class="tool" :disabled="name.trim() === ''" @click="emit('keep', name.trim())">Keep in my tray</button>

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { ElRadioButton, ElRadioGroup } from 'element-plus/es/components/radio/index'
+import 'element-plus/es/components/radio/style/css'
 import type { WallEdit, WallFabric } from '@/api/types'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
+import TextField from '@/components/controls/TextField.vue'
 
 /** One fabric: what it is called, what it looks like, how it weighs in value. */
 const props = defineProps<{ fabric: WallFabric; others: WallFabric[] }>()
@@ -38,11 +42,11 @@ function remove() {
 <template>
   <section class="fabric-panel" :aria-label="`Fabric ${fabric.name}`">
     <h2>{{ fabric.name }}</h2>
-    <label>Name <input :value="fabric.name" maxlength="120" @change="change({ name: ($event.target as HTMLInputElement).value })" /></label>
+    <TextField :model-value="fabric.name" label="Name" @done="change({ name: $event })" />
     <label>Colour <input type="color" :value="fabric.color" @change="change({ color: ($event.target as HTMLInputElement).value })" /></label>
-    <div role="radiogroup" aria-label="Value" class="values">
-      <button v-for="[value, word] in values" :key="value" type="button" role="radio" :aria-checked="fabric.value === value" @click="change({ value })">{{ word }}</button>
-    </div>
+    <ElRadioGroup class="values" :model-value="fabric.value" aria-label="Value" @update:model-value="change({ value: $event as WallFabric['value'] })">
+      <ElRadioButton v-for="[value, word] in values" :key="value" :value="value">{{ word }}</ElRadioButton>
+    </ElRadioGroup>
     <p v-if="fabric.value !== fabric.proposed" class="soft">By its colour alone it would be {{ fabric.proposed }}.</p>
     <div class="deeds">
       <label class="link-button pick">{{ fabric.swatch ? 'Another picture' : 'Picture of the cloth' }}<input type="file" class="visually-hidden" accept="image/jpeg,image/png,image/webp" @change="pick" /></label>
@@ -50,7 +54,7 @@ function remove() {
     </div>
     <div v-if="others.length > 0" class="deeds">
       <button type="button" class="link-button" @click="remove">Take this fabric away</button>
-      <label class="instead">and use <select v-model="instead"><option value="">none</option><option v-for="one in others" :key="one.key" :value="one.key">{{ one.name }}</option></select></label>
+      <div class="instead"><span aria-hidden="true">and use</span> <ChoiceField v-model="instead" label="Which fabric takes its place" hides-label :choices="[{ value: '', words: 'none' }, ...others.map((one) => ({ value: one.key, words: one.name }))]" /></div>
     </div>
     <button type="button" class="link-button" @click="emit('close')">Done</button>
   </section>
@@ -63,35 +67,16 @@ function remove() {
   justify-items: start;
 }
 
-.fabric-panel > label {
+.fabric-panel > label:not(.text-field) {
   display: grid;
   grid-template-columns: 62px minmax(0, 1fr);
   align-items: center;
   width: 100%;
 }
 
-.fabric-panel > label input:not([type='color']) {
-  width: 100%;
-  min-width: 0;
-}
-
-.values {
-  display: flex;
-  width: 100%;
-}
-
-.values button {
-  flex: 1;
+.values :deep(.el-radio-button__inner) {
   min-height: 44px;
-  border: 1px solid var(--hair);
-  background: var(--paper);
-  cursor: pointer;
-}
-
-.values button[aria-checked='true'] {
-  border-color: var(--thread);
-  background: var(--thread);
-  color: #fff;
+  padding: 13px 15px;
 }
 
 .deeds {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { CornerName, Place, WallCell, WallShown } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
+import { asTyped } from '@/drawing/fractions'
 import { pointsText } from '@/drawing/geometry'
 import { readSize, written } from '@/drawing/fractions'
 import { useWallStore } from '@/stores/wall'
@@ -113,7 +115,7 @@ function key(event: KeyboardEvent, corner: CornerName) {
     <p v-if="held" class="soft" role="status">{{ words[held.corner] }}: {{ held.leg === 0 ? 'none' : `${text(held.leg)} ${wall.face.units}` }}</p>
     <p v-else class="soft">Drag a handle, or with keys: arrows for the size, Shift and an arrow to the next corner, Delete to take it away.</p>
     <div class="legs">
-      <label v-for="corner in all" :key="`${corner}-${again}`">{{ words[corner] }} <input :value="cell.corners?.[corner] ?? ''" placeholder="none" :aria-label="`${words[corner]}, finished leg`" @change="emit('corner', corner, ($event.target as HTMLInputElement).value.trim())" /></label>
+      <div v-for="corner in all" :key="`${corner}-${again}`" class="leg"><span aria-hidden="true">{{ words[corner] }}</span> <TextField :model-value="asTyped(cell.corners?.[corner] ?? '', wall.face.units)" placeholder="none" :label="`${words[corner]}, finished leg`" hides-label size="short" @done="emit('corner', corner, $event.trim())" /></div>
     </div>
   </section>
 </template>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
+import { ElDialog } from 'element-plus/es/components/dialog/index'
 import 'element-plus/es/components/button/style/css'
+import 'element-plus/es/components/dialog/style/css'
 import type { StationKey } from '@/composables/useStationKeys'
 
 /** The keys of the wall, each with what it does. */
 const props = defineProps<{ keys: StationKey[] }>()
-defineExpose({ show: () => dialog.value?.showModal() })
+defineExpose({ show: () => (isOpen.value = true) })
 
-const dialog = ref<HTMLDialogElement | null>(null)
+const isOpen = ref(false)
 const told = computed(() => {
   const names: Record<string, string> = { ArrowUp: 'Arrows', ' ': 'Space' }
   const seen = new Set<string>()
@@ -19,28 +21,15 @@ const told = computed(() => {
 </script>
 
 <template>
-  <dialog ref="dialog" class="keys" aria-label="Keys of the wall">
-    <h2>Keys</h2>
+  <ElDialog v-model="isOpen" class="keys" title="Keys of the wall" width="min(760px, 94vw)" align-center append-to-body>
     <ul>
-      <li v-for="key in told" :key="key.words"><kbd>{{ key.name }}</kbd><span>{{ key.words }}</span></li>
+      <li v-for="key in told" :key="key.words"><kbd class="always">{{ key.name }}</kbd><span>{{ key.words }}</span></li>
     </ul>
-    <form method="dialog"><ElButton native-type="submit" type="primary">Close</ElButton></form>
-  </dialog>
+    <template #footer><ElButton type="primary" @click="isOpen = false">Close</ElButton></template>
+  </ElDialog>
 </template>
 
 <style scoped>
-.keys {
-  max-width: 760px;
-  padding: 24px;
-  border: 1px solid var(--hair);
-  border-radius: 6px;
-  color: var(--ink);
-}
-
-.keys::backdrop {
-  background: #20262b66;
-}
-
 ul {
   columns: 2;
   column-gap: 40px;

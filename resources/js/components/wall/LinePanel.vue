@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Axis, WallEdit, WallShown } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
+import { asTyped } from '@/drawing/fractions'
 
 /** A column or row that was chosen by its handle: its size, neighbours and end. */
 const props = defineProps<{ wall: WallShown; axis: Axis; number: number }>()
@@ -10,14 +12,14 @@ const one = computed(() => (props.axis === 'columns' ? 'column' : 'row'))
 const lines = computed(() => (props.axis === 'columns' ? props.wall.columns : props.wall.rows))
 const size = ref('')
 
-watch(() => lines.value[props.number - 1]?.size, (now) => (size.value = now ?? ''), { immediate: true })
+watch(() => lines.value[props.number - 1]?.size, (now) => (size.value = asTyped(now ?? '', props.wall.face.units)), { immediate: true })
 </script>
 
 <template>
   <section class="line-panel" :aria-label="`${one} ${number}`">
     <h2>{{ one.charAt(0).toUpperCase() + one.slice(1) }} {{ number }}</h2>
     <form @submit.prevent="emit('edit', { do: 'size-line', axis, number, size })">
-      <label>{{ axis === 'columns' ? 'Width' : 'Height' }}, finished <input v-model="size" inputmode="decimal" /> {{ wall.face.units }}</label>
+      <TextField v-model="size" :label="`${axis === 'columns' ? 'Width' : 'Height'}, finished`" size="short" :after="wall.face.units" />
       <button type="submit">Set</button>
     </form>
     <div class="deeds">
@@ -30,15 +32,10 @@ watch(() => lines.value[props.number - 1]?.size, (now) => (size.value = now ?? '
 </template>
 
 <style scoped>
-form,
-label {
+form {
   display: flex;
-  align-items: center;
+  align-items: end;
   gap: 8px;
-}
-
-input {
-  width: 90px;
 }
 
 form button {

@@ -2,6 +2,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { CornerName, LookTwiceShown, PlacementEntry, UnitPicture, WallCell, WallShown } from '@/api/types'
+import TextField from '@/components/controls/TextField.vue'
 import FlippedCorners from '@/components/wall/FlippedCorners.vue'
 import UnitIcon from '@/drawing/UnitIcon.vue'
 import { counted } from '@/drawing/words'
@@ -93,7 +94,7 @@ watch(
         <button type="button" class="link-button" @click="emit('openOut')">Open it into cells</button>
       </template>
     </div>
-    <label v-if="cells.length > 0" class="name">What you call {{ one ? 'it' : 'them' }} <input :value="one?.label ?? ''" maxlength="60" @change="emit('name', ($event.target as HTMLInputElement).value.trim())" /></label>
+    <TextField v-if="cells.length > 0" class="name" :model-value="one?.label ?? ''" :label="`What you call ${one ? 'it' : 'them'}`" :maxlength="60" @done="emit('name', $event.trim())" />
     <div v-if="pair && pair.side" class="twice">
       <h3>Look twice</h3>
       <p class="soft">Sewn along its {{ pair.side }} edge, both look the same there.</p>

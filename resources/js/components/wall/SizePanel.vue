@@ -2,6 +2,8 @@
 import { computed, ref, watch } from 'vue'
 import type { Switching } from '@/api/client'
 import type { WallEdit, WallShown } from '@/api/types'
+import ChoiceField from '@/components/controls/ChoiceField.vue'
+import TextField from '@/components/controls/TextField.vue'
 import type { Units } from '@/composables/useUnits'
 import { asOnRuler, asTyped } from '@/drawing/fractions'
 import FractionText from '@/drawing/FractionText.vue'
@@ -33,15 +35,10 @@ function rename() {
   <details class="size-panel">
     <summary>Name and size</summary>
     <template v-if="isWhole">
-      <label>Name <input v-model="name" class="wide" maxlength="120" @change="rename" /></label>
-      <label>Seam allowance
-        <select :value="wall.allowance" @change="emit('edit', { do: 'allowance', size: ($event.target as HTMLSelectElement).value })">
-          <option v-for="one in allowances" :key="one" :value="one">{{ asOnRuler(one, wall.face.units) }} {{ wall.face.units }}</option>
-        </select>
-      </label>
+      <TextField v-model="name" label="Name" @done="rename" />
+      <ChoiceField :model-value="wall.allowance" label="Seam allowance" :choices="allowances.map((one) => ({ value: one, words: `${asOnRuler(one, wall.face.units)} ${wall.face.units}` }))" @update:model-value="emit('edit', { do: 'allowance', size: $event ?? '' })" />
       <form @submit.prevent="emit('edit', { do: 'size', width, height })">
-        <label>Finished <input v-model="width" aria-label="Finished width" /></label>
-        <label>x <input v-model="height" aria-label="Finished height" /> {{ wall.face.units }}</label>
+        Finished <TextField v-model="width" label="Finished width" hides-label size="short" /> x <TextField v-model="height" label="Finished height" hides-label size="short" :after="wall.face.units" />
         <button type="submit">Set</button>
       </form>
       <div class="units">
@@ -61,7 +58,6 @@ function rename() {
 </template>
 
 <style scoped>
-label,
 form {
   display: flex;
   align-items: center;
@@ -71,14 +67,6 @@ form {
 form {
   flex-wrap: wrap;
   padding-top: 8px;
-}
-
-input {
-  width: 74px;
-}
-
-.wide {
-  flex: 1;
 }
 
 button:not(.link-button) {
