@@ -24,6 +24,7 @@ use KeenSeam\Core\Making\UnitToMake;
 use KeenSeam\Core\Making\Way;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Measure\LengthUnit;
 
 /** Everything the cutting table shows: units as cards with their ways, the list to cut, and the fabric it takes. */
 final readonly class CuttingDocument
@@ -73,7 +74,6 @@ final readonly class CuttingDocument
         return [
             'block' => ['id' => $this->block->id, 'name' => $this->block->name, 'version' => $this->block->version],
             'choices' => $this->choices->toArray(),
-            'habit' => House::now()->margin->value,
             'preferences' => array_map(static fn (Preference $one): array => ['preference' => $one->value, 'words' => $one->words()], Preference::cases()),
             'width' => $this->choices->question($face->block->unit, House::now())->widthFor($face->block->unit)->toText(),
             'face' => FaceDocument::of($face),
@@ -194,7 +194,10 @@ final readonly class CuttingDocument
         }
         $beside = $made->cloth->minus($unit->width->times($unit->height)->times(Fraction::of($unit->need + $unit->mirrored)));
 
-        return sprintf('%d sq %s of cloth, %d in seams and waste', (int) round($made->cloth->toFloat()), $this->plan->construction->face->block->unit->value, (int) round($beside->toFloat()));
+        // Square millimetres are no measure for cloth.
+        [$area, $parts] = $this->plan->construction->face->block->unit === LengthUnit::Inch ? ['sq in', 1] : ['sq cm', 100];
+
+        return sprintf('%d %s of cloth, %d in seams and waste', (int) round($made->cloth->toFloat() / $parts), $area, (int) round($beside->toFloat() / $parts));
     }
 
     /** @return array<string, mixed> */

@@ -16,13 +16,15 @@ final class FabricToBuy
 
     private const STEP_IN_MILLIMETRES = 100;
 
+    private const STEPS_IN_A_METRE = 10;
+
     /** @param Fraction $length in inches or millimetres */
     public static function words(Fraction $length, LengthUnit $unit): string
     {
         if ($unit === LengthUnit::Millimetre) {
             $steps = self::up($length->dividedBy(Fraction::of(self::STEP_IN_MILLIMETRES)));
 
-            return sprintf('%d cm', 10 * $steps);
+            return $steps < self::STEPS_IN_A_METRE ? sprintf('%d cm', 10 * $steps) : sprintf('%s m', $steps / self::STEPS_IN_A_METRE);
         }
         $eighths = self::up($length->times(Fraction::of(self::EIGHTHS, self::INCHES_IN_A_YARD)));
 

@@ -4,27 +4,25 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\WebDriverDimension;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** On a phone, a small tablet, a tablet and a desk: no page is wider than the window, and no control lies outside it. */
 final class AnyWidthTest extends BrowserTestCase
 {
-    private const SCREENS = ['/' => '.shelf', '/blocks/2/wall' => '.wall-grid', '/blocks/2/order' => '.order-card', '/blocks/2/press' => '.block-back', '/blocks/2/cut' => '.unit-card', '/blocks/2/joins' => '.join-sheet', '/blocks/2/machine' => '.step', '/logbook' => 'main', '/tops/1' => '.top-face', '/tops/1/sew' => '.top-machine .panel'];
+    private const SCREENS = ['/' => '.shelf', '/blocks/2/wall' => '.wall-grid', '/blocks/2/order' => '.order-card', '/blocks/2/press' => '.block-back', '/blocks/2/cut' => '.unit-card', '/blocks/2/joins' => '.join-sheet', '/blocks/2/machine' => '.step', '/logbook' => 'main', '/tops/1' => '.top-face', '/tops/1/sew' => '.top-machine .panel', '/words' => '.words'];
 
     /** @return array<string, array{int, int}> */
     public static function windows(): array
     {
-        return ['phone, 360' => [360, 740], 'phone' => [390, 844], 'phone lying down' => [740, 360], 'small tablet' => [640, 900], 'tablet' => [820, 1180], 'desk' => [1280, 800], 'desk, what a browser leaves of it' => [1280, 657], 'desk at 200 %' => [640, 400]];
+        return ['phone, 360' => [360, 740], 'phone' => [390, 844], 'phone lying down' => [740, 360], 'small tablet' => [640, 900], 'tablet' => [820, 1180], 'desk' => [1280, 800], 'desk, what a browser leaves of it' => [1280, 657], 'desk at 200 %' => [640, 400], 'desk at 400 %' => [320, 256]];
     }
 
     #[DataProvider('windows')]
     public function test_no_page_is_wider_than_the_window_and_no_control_lies_outside(int $width, int $height): void
     {
-        // Headless windows have no frame, but refuse to be narrower than some hundreds of pixels: the page is told its size.
-        $this->browser->manage()->window()->setSize(new WebDriverDimension(1280, 800));
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]]);
+        // Headless windows refuse to be narrower than some hundreds of pixels: the page is told its size.
+        $this->windowOf($width, $height);
         $wrong = [];
         foreach (self::SCREENS as $path => $shown) {
             $this->visit($path);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\NoSuchElementException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
@@ -12,6 +14,7 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverDimension;
+use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 
@@ -128,6 +131,46 @@ abstract class BrowserTestCase extends TestCase
         return $this->until(fn (): string => (string) $this->browser->findElement(WebDriverBy::cssSelector($selector))->getAttribute($name), "nothing matches $selector");
     }
 
+    /** One of a list that opens, by keys and by what it is called. */
+    protected function choose(string $label, string $option): void
+    {
+        $this->until(fn (): bool => (bool) $this->browser->executeScript('const field = document.querySelector(`input[aria-label="${arguments[0]}"]`); field?.scrollIntoView({ block: "center" }); return !!field', [$label]), "there is no list \"$label\"");
+        $this->find("input[aria-label=\"$label\"]")->sendKeys(WebDriverKeys::ENTER);
+        $path = sprintf('//*[contains(@class, "el-select-dropdown__item")][starts-with(normalize-space(.), "%s")]', $option);
+        // The list grows as it opens: what is not where it was is clicked again.
+        $this->until(function () use ($path): bool {
+            foreach ($this->browser->findElements(WebDriverBy::xpath($path)) as $item) {
+                try {
+                    if ($item->isDisplayed()) {
+                        $item->click();
+
+                        return true;
+                    }
+                } catch (ElementClickInterceptedException|ElementNotInteractableException) {
+                    continue;
+                }
+            }
+
+            return false;
+        }, "\"$option\" is not in the list");
+    }
+
+    /** Clicks the first thing that says just this. */
+    protected function clickText(string $selector, string $text): void
+    {
+        $this->waitUntil(fn (): bool => $this->browser->executeScript('const found = [...document.querySelectorAll(arguments[0])].find((one) => one.textContent.trim() === arguments[1]); found?.click(); return !!found', [$selector, $text]) === true, "\"$text\" is not there");
+    }
+
+    /** A window of that size, fingers in place of a mouse if it is said so. */
+    protected function windowOf(int $width, int $height, bool $isTouched = false): void
+    {
+        $this->browser->manage()->window()->setSize(new WebDriverDimension(1280, 800));
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $isTouched]]);
+        if ($isTouched) {
+            $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setTouchEmulationEnabled', 'params' => ['enabled' => true]]);
+        }
+    }
+
     /** @return list<string> */
     protected function texts(string $selector): array
     {
@@ -150,6 +193,21 @@ abstract class BrowserTestCase extends TestCase
     protected function clickOn(string $selector): void
     {
         $this->browser->action()->moveToElement($this->find($selector))->click()->perform();
+    }
+
+    /** @param list<array{float, float}> $points */
+    protected function touch(string $type, array $points): void
+    {
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Input.dispatchTouchEvent', 'params' => ['type' => $type, 'touchPoints' => array_map(static fn (array $point): array => ['x' => $point[0], 'y' => $point[1]], $points)]]);
+    }
+
+    /** @return array{float, float} */
+    protected function centre(string $selector, int $offset = 0): array
+    {
+        $this->find($selector);
+        $box = $this->browser->executeScript('const box = document.querySelector(arguments[0]).getBoundingClientRect(); return [box.left + box.width / 2, box.top + box.height / 2]', [$selector]);
+
+        return [(float) $box[0] + $offset, (float) $box[1] + $offset];
     }
 
     protected function press(string $key): void

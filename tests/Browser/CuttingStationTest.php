@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
-use Facebook\WebDriver\WebDriverSelect;
 
 final class CuttingStationTest extends BrowserTestCase
 {
@@ -16,7 +15,7 @@ final class CuttingStationTest extends BrowserTestCase
         self::assertSame('two-at-a-time', $this->attribute('.unit-card[data-unit="U1"]', 'data-way'));
         $before = $this->texts('.cuts li');
 
-        (new WebDriverSelect($this->find('.unit-card[data-unit="U1"] select')))->selectByValue('eight-at-a-time');
+        $this->choose('How half-square triangles are made', 'eight');
         $this->waitUntil(fn (): bool => $this->attribute('.unit-card[data-unit="U1"]', 'data-way') === 'eight-at-a-time' && $this->texts('.cuts li') !== $before, 'the list does not follow');
         $this->seesText('4 spare');
 

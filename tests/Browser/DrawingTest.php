@@ -66,7 +66,7 @@ final class DrawingTest extends BrowserTestCase
         if ($manner === 'keys') {
             $this->keys(...array_fill(0, 7, 'y'));
         } else {
-            $this->find('.follow select option[value="full"]')->click();
+            $this->choose('Copies follow', 'From every side');
             ++$this->actions;
         }
         $this->chooseCell('[data-cell="1.2"]');
@@ -274,21 +274,6 @@ final class DrawingTest extends BrowserTestCase
         }
         $this->touch('touchEnd', []);
         ++$this->actions;
-    }
-
-    /** @param list<array{float, float}> $points */
-    private function touch(string $type, array $points): void
-    {
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Input.dispatchTouchEvent', 'params' => ['type' => $type, 'touchPoints' => array_map(static fn (array $point): array => ['x' => $point[0], 'y' => $point[1]], $points)]]);
-    }
-
-    /** @return array{float, float} */
-    private function centre(string $selector, int $offset = 0): array
-    {
-        $this->find($selector);
-        $box = $this->browser->executeScript('const box = document.querySelector(arguments[0]).getBoundingClientRect(); return [box.left + box.width / 2, box.top + box.height / 2]', [$selector]);
-
-        return [(float) $box[0] + $offset, (float) $box[1] + $offset];
     }
 
     private function patches(): int

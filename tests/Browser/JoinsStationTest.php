@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
-use Facebook\WebDriver\WebDriverSelect;
 
 final class JoinsStationTest extends BrowserTestCase
 {
@@ -21,7 +20,7 @@ final class JoinsStationTest extends BrowserTestCase
         $this->named('Work it out')->click();
         $this->seesText('Each seam takes 1/16 in too much.');
         $this->seesText('too small');
-        (new WebDriverSelect($this->find('aside select')))->selectByValue('none');
+        $this->choose('Squared up before joining', 'nothing');
         $this->waitUntil(fn (): bool => $this->browser->findElements(WebDriverBy::cssSelector('[data-verdict="ease"], [data-verdict="unpick"]')) !== [], 'no join tells of a miss');
 
         $this->browser->navigate()->refresh();

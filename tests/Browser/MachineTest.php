@@ -77,9 +77,9 @@ final class MachineTest extends BrowserTestCase
         $this->find('.step[data-step="0"]');
         $this->toStep('lay-out', 1);
         $this->press('u');
-        $this->find('input[value="wrong-hand"]')->click();
+        $this->clickText('.unpick .el-radio', 'wrong hand');
         $this->named('A whole pile of them is of the wrong hand: the least work')->click();
-        $this->find('.hands option[value="U4"]')->click();
+        $this->choose('Which units', 'split quarter-square triangle');
         $this->seesText('Take 2 seams out of each, turn what comes off and sew it on the other way round: 8 seams.');
         $this->look('hands');
         $this->named('Mend it so')->click();
@@ -105,14 +105,14 @@ final class MachineTest extends BrowserTestCase
         $this->find('.step[data-step="0"]');
         $this->toStep('lay-out', 1);
         $this->clickOn('.settings summary');
-        $this->find('input[name="chain"][value="twos"]')->click();
+        $this->clickText('.settings .el-radio', 'in twos, and twos of twos');
         $this->waitUntil(fn (): bool => str_contains($this->find('header')->getText(), 'of 66'), 'the steps are as before');
         $this->clickOn('.settings summary');
         $this->clickOn('.deed.done');
         $this->seesText('4 pairs');
         $this->look('twos');
         $this->clickOn('.settings summary');
-        $this->find('input[name="chain"][value="row-by-row"]')->click();
+        $this->clickText('.settings .el-radio', 'along each row, one row after the other');
         $this->seesText('Sew row 1');
     }
 
@@ -157,7 +157,7 @@ final class MachineTest extends BrowserTestCase
 
         // The last seam of row 1 is opened and sewn again: row 2 stays as it goes with what is pressed.
         $this->press('u');
-        $this->browser->findElement(WebDriverBy::xpath('//dialog//option[normalize-space()="Row 1, seam 3"]'))->click();
+        $this->choose('Which', 'Row 1, seam 3');
         $this->seesText('Opens 1 seam and sews it again: Row 1, seam 3.');
         $this->seesText('Touches the half-square triangle at row 1, column 4.');
         $this->named('Unpick')->click();

@@ -129,9 +129,4 @@ final class TopTest extends BrowserTestCase
     {
         return (string) $this->browser->executeScript("return document.querySelector('[data-place=\"$place\"] title')?.textContent ?? ''");
     }
-
-    private function clickText(string $selector, string $text): void
-    {
-        $this->waitUntil(fn (): bool => $this->browser->executeScript('const found = [...document.querySelectorAll(arguments[0])].find((one) => one.textContent.trim() === arguments[1]); found?.click(); return !!found', [$selector, $text]) === true, "\"$text\" is not there");
-    }
 }

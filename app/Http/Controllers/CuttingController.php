@@ -6,8 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Cutting\CuttingChoices;
 use App\Documents\CuttingDocument;
-use App\Exceptions\ChoiceNotKnown;
-use App\House\House;
 use App\Http\SeenVersion;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
@@ -15,7 +13,6 @@ use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Making\Margin;
 
 /** The cutting table: how the units are made, what is cut for them, and what of it lies ready. */
 final readonly class CuttingController
@@ -31,14 +28,9 @@ final readonly class CuttingController
     /** @throws KeenSeamProblem */
     public function choose(Request $request, ShelfBlock $block): JsonResponse
     {
-        $habit = $request->json('habit');
-        $habit = $habit === null ? null : (Margin::tryFrom(is_string($habit) ? $habit : '') ?? throw ChoiceNotKnown::of('habit', Margin::cases()));
         $choices = CuttingChoices::from($request->json()->all() + $block->cutting);
         $this->workings->of($block)->cuttingWith($choices); // a choice that cannot be is refused before it is kept
         $block->saveOver(SeenVersion::of($request), ['cutting' => $choices->toArray()]);
-        if ($habit !== null) {
-            House::keep(['margin' => $habit->value]);
-        }
 
         return $this->shown($block);
     }

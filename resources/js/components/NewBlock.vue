@@ -7,6 +7,7 @@ import { ProblemError } from '@/api/client'
 import type { ShelfBlock, StartPictures } from '@/api/types'
 import ChoiceField from '@/components/controls/ChoiceField.vue'
 import TextField from '@/components/controls/TextField.vue'
+import { radioKeys } from '@/composables/radioKeys'
 import { provideUnits, type Units } from '@/composables/useUnits'
 import BlockFace from '@/drawing/BlockFace.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -98,8 +99,8 @@ const labels: [Field, string][] = [
       <button v-for="size in shown.fits" :key="size.join()" type="button" class="link-button" @click="take(size)"><FractionText :text="size[0] === size[1] ? size[0] : size.join(' x ')" /></button>
     </p>
     <p v-if="wrong && !(wrong.field in fields)" class="wrong" role="alert">{{ wrong.words }}</p>
-    <div class="starts" role="radiogroup" aria-label="Begin with">
-      <button v-for="one in shown?.starts ?? []" :key="one.start" type="button" role="radio" :aria-checked="one.start === start" :class="{ chosen: one.start === start }" :data-start="one.start" @click="start = one.start">
+    <div class="starts" role="radiogroup" aria-label="Begin with" @keydown="radioKeys">
+      <button v-for="one in shown?.starts ?? []" :key="one.start" type="button" role="radio" :aria-checked="one.start === start" :tabindex="one.start === start ? 0 : -1" :class="{ chosen: one.start === start }" :data-start="one.start" @click="start = one.start">
         <BlockFace v-if="one.face" :face="one.face" :label="one.words" :pixels="84" />
         <span>{{ one.words }}</span>
       </button>

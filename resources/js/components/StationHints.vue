@@ -14,7 +14,6 @@ const now = computed(() => left.value[0])
   <aside v-if="now" class="station-hint" aria-label="Hint">
     <p><b>Hint.</b> {{ now.words }}</p>
     <button type="button" class="link-button" @click="close(now.name)">{{ left.length > 1 ? 'Next hint' : 'Got it' }}</button>
-    <button v-if="left.length > 1" type="button" class="link-button" @click="left.forEach((hint) => close(hint.name))">No hints here</button>
   </aside>
 </template>
 

@@ -17,7 +17,7 @@ watch([() => props.here, () => props.stations], () => nextTick(showHere))
 
 <template>
   <nav class="station-rail" aria-label="Stations">
-    <RouterLink class="wordmark" :to="{ name: 'shelf' }">Keen Seam</RouterLink>
+    <p class="wordmark">Keen Seam</p>
     <RouterLink class="to-shelf" :to="{ name: 'shelf' }">
       <svg viewBox="0 0 20 20" aria-hidden="true"><path d="M12 4 L6 10 L12 16" /></svg>Shelf
     </RouterLink>
@@ -46,7 +46,6 @@ watch([() => props.here, () => props.stations], () => nextTick(showHere))
   padding: 0 8px;
   font-size: 18px;
   font-weight: 700;
-  text-decoration: none;
 }
 
 .to-shelf {

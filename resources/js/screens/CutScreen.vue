@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
-import type { CuttingChoices, CuttingShown, Margin } from '@/api/types'
+import type { CuttingChoices, CuttingShown } from '@/api/types'
 import CheckField from '@/components/controls/CheckField.vue'
 import TextField from '@/components/controls/TextField.vue'
 import ChoiceField from '@/components/controls/ChoiceField.vue'
@@ -46,6 +46,8 @@ const { stations } = useStations(() => props.block, () => shown.value?.block.ver
 const fabrics = computed(() => new Map((shown.value?.face.fabrics ?? []).map((fabric) => [fabric.key, fabric])))
 const done = computed(() => shown.value?.cuts.filter((cut) => cut.isDone).length ?? 0)
 
+/** So many fabrics are all open; of more, one after the other. */
+const FEW_FABRICS = 4
 /** The house's, or one of this block alone. */
 const rulers = computed(() => [{ value: 0, words: 'as in the house' }, ...(shown.value?.face.units === 'mm' ? [{ value: 1, words: 'to 1 mm' }, { value: 2, words: 'to 0.5 mm' }] : [{ value: 8, words: 'to 1/8 in' }, { value: 16, words: 'to 1/16 in' }])])
 const choose = (choices: Partial<CuttingChoices>) => change((block, version) => api.chooseCutting(block, version, choices))
@@ -87,15 +89,14 @@ async function load() {
     <StationRail :stations="stations" :block="block" here="cut" />
     <main v-if="shown">
       <header>
-        <div>
+        <div class="title">
           <h1>{{ shown.block.name }}</h1>
-          <p class="soft">Cut and make · {{ done }} of {{ counted(shown.cuts.length, 'stack') }} cut · <TradeWord of="raw">finished and raw</TradeWord>, <TradeWord of="square-up">squaring up</TradeWord></p>
+          <p class="soft">Cut and make · {{ done }} of {{ counted(shown.cuts.length, 'stack') }} cut</p>
         </div>
         <CountField :model-value="shown.choices.blocks" label="Blocks" :max="400" @update:model-value="choose({ blocks: $event })" />
         <ChoiceField :model-value="shown.choices.preference" label="What counts most" :choices="shown.preferences.map((one) => ({ value: one.preference, words: one.words }))" @update:model-value="choose({ preference: $event ?? '', ways: {} })" />
         <TextField :model-value="asTyped(shown.width, shown.face.units)" label="Fabric width" size="short" :after="shown.face.units" @done="choose({ width: $event })" />
         <ChoiceField :model-value="shown.choices.marks ?? 0" label="Ruler" :choices="rulers" @update:model-value="choose({ marks: $event === 0 ? null : $event })" />
-        <ChoiceField :model-value="shown.habit" label="Units from squares" :choices="[{ value: 'larger', words: 'larger, squared up' }, { value: 'exact', words: 'exact' }]" @update:model-value="choose({ habit: $event as Margin })" />
         <p class="saved soft" role="status">{{ problem ? 'Not saved' : waiting > 0 ? 'Saving' : 'Saved' }}</p>
         <StationHints at="cut" />
       </header>
@@ -105,8 +106,8 @@ async function load() {
           <h2>Cut</h2>
           <p class="caution">Close the blade when you put it down; cut away from yourself, fingers behind the ruler's edge. Starch what gets bias edges before you cut it, and air the room.</p>
           <p v-if="shown.mixedUp.length > 0" class="warn">Nearly the same size, so keep them apart: <template v-for="(pair, i) in shown.mixedUp" :key="pair.join()"><template v-if="i > 0">, </template><b>{{ pair[0] }}</b> and <b>{{ pair[1] }}</b></template>.</p>
-          <template v-for="packed in shown.fabric" :key="packed.fabric">
-            <h3><span class="cloth" :style="{ background: fabrics.get(packed.fabric)?.color }" />{{ fabrics.get(packed.fabric)?.name }} <span class="soft">buy <FractionText :text="packed.buy" /></span></h3>
+          <details v-for="(packed, i) in shown.fabric" :key="packed.fabric" class="of-fabric" :open="shown.fabric.length <= FEW_FABRICS || i === 0">
+            <summary><h3><span class="cloth" :style="{ background: fabrics.get(packed.fabric)?.color }" />{{ fabrics.get(packed.fabric)?.name }} <span class="soft">buy <FractionText :text="packed.buy" /></span></h3></summary>
             <ul>
               <li v-for="cut in shown.cuts.filter((one) => one.fabric === packed.fabric)" :key="cut.name" :class="{ done: cut.isDone }">
                 <CheckField class="stack" :model-value="cut.isDone" @update:model-value="tick(cut.name, $event)">
@@ -118,8 +119,8 @@ async function load() {
               </li>
             </ul>
             <StripPicture :packed="packed" :color="fabrics.get(packed.fabric)?.color ?? '#fff'" :name="fabrics.get(packed.fabric)?.name ?? ''" />
-            <p class="soft strip-note">{{ counted(packed.strips.length, 'strip') }} across the width: <template v-for="(strip, i) in packed.strips" :key="i"><template v-if="i > 0">, </template><FractionText :text="strip.text" /></template> {{ shown.face.units }}. <template v-if="!packed.isProved">At least <FractionText :text="packed.bound" /> would be needed.</template></p>
-          </template>
+            <p class="soft strip-note">{{ counted(packed.strips.length, 'strip') }} across the width: <template v-for="(strip, k) in packed.strips" :key="k"><template v-if="k > 0">, </template><FractionText :text="strip.text" /></template> {{ shown.face.units }}. <template v-if="!packed.isProved">At least <FractionText :text="packed.bound" /> would be needed.</template></p>
+          </details>
           <p v-for="one in shown.over" :key="one" class="spares"><FractionText :text="one" /></p>
           <AtTheTable :cutting="shown" @problem="problem = $event" />
         </section>
@@ -139,6 +140,7 @@ async function load() {
               @done="tick(`unit ${unit.class}`, $event)"
             />
           </div>
+          <p class="soft">Words: <TradeWord of="raw">finished and raw</TradeWord>, <TradeWord of="square-up">squaring up</TradeWord>. Whether units from squares are cut larger is in the settings.</p>
           <p v-if="shown.units.length === 0" class="soft">Only plain patches here: cut them and go on to the order of sewing.</p>
         </section>
       </div>
@@ -163,17 +165,12 @@ header {
   padding-bottom: 12px;
 }
 
-header > div {
-  margin-right: auto;
+header > .title {
+  flex: 1 0 100%;
 }
 
-header label {
-  display: grid;
-  font-size: 15px;
-}
-
-header input {
-  width: 84px;
+header > .choice-field {
+  width: 190px;
 }
 
 .table {
@@ -185,6 +182,27 @@ header input {
 .caution {
   padding: 4px 0 8px;
   font-size: 15px;
+}
+
+.of-fabric > summary {
+  display: flex;
+  align-items: center;
+  padding: 0;
+}
+
+.of-fabric > summary::before {
+  content: '▸';
+  width: 20px;
+  color: var(--soft);
+}
+
+.of-fabric[open] > summary::before {
+  content: '▾';
+}
+
+.of-fabric > summary h3 {
+  flex: 1;
+  min-width: 0;
 }
 
 h3 {
@@ -207,20 +225,13 @@ h3 .soft {
   border-radius: 4px;
 }
 
-.cuts li label {
+.stack :deep(.el-checkbox__label) {
   display: grid;
-  grid-template-columns: 30px 34px 1fr;
+  flex: 1;
+  grid-template-columns: 34px 1fr;
   align-items: center;
-  min-height: 44px;
   font-size: 18px;
-}
-
-.cuts li input {
-  width: 24px;
-  min-height: 24px;
-  height: 24px;
-  margin: 0;
-  accent-color: var(--thread);
+  white-space: normal;
 }
 
 .cuts li {

@@ -95,7 +95,7 @@ async function told(work: () => Promise<void>) {
       <header>
         <div>
           <h1>{{ shown.block.name }}</h1>
-          <p class="soft">{{ counted(shown.joins.length, 'join') }}, those that want most care first. Words: <template v-for="(key, i) in ['ruler', 'match', 'tip', 'take-up'] as const" :key="key"><template v-if="i > 0">, </template><TradeWord :of="key" /></template></p>
+          <p class="soft">{{ counted(shown.joins.length, 'join') }}, those that want most care first</p>
         </div>
         <p class="saved soft" role="status">{{ problem ? 'Not saved' : isBusy ? 'Saving' : 'Saved' }}</p>
         <StationHints at="joins" />
@@ -132,6 +132,7 @@ async function told(work: () => Promise<void>) {
           </ul>
         </aside>
       </div>
+      <p class="soft">Words: <template v-for="(key, i) in ['ruler', 'match', 'tip', 'take-up'] as const" :key="key"><template v-if="i > 0">, </template><TradeWord :of="key" /></template>.</p>
       <table class="print-only" aria-hidden="true">
         <caption>{{ shown.block.name }}: joins, those that want most care first</caption>
         <tbody>

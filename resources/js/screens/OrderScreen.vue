@@ -9,6 +9,7 @@ import StationHints from '@/components/StationHints.vue'
 import StationRail from '@/components/StationRail.vue'
 import TradeWord from '@/components/TradeWord.vue'
 import StrandDiagram from '@/components/StrandDiagram.vue'
+import { radioKeys } from '@/composables/radioKeys'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import { provideUnits } from '@/composables/useUnits'
 import { useStations } from '@/composables/useStations'
@@ -115,10 +116,9 @@ const facts = (order: OrderPossible) => [
       <ProblemNote v-if="problem" :text="problem" @close="problem = null">
         <button type="button" class="again" @click="load">Load it again</button>
       </ProblemNote>
-      <p class="explained soft">What the figures say: <template v-for="(key, i) in ['match', 'bias', 'learn', 'trips'] as const" :key="key"><template v-if="i > 0">, </template><TradeWord :of="key" /></template>.</p>
-      <div class="orders" data-work role="radiogroup" aria-label="Order of sewing">
+      <div class="orders" data-work role="radiogroup" aria-label="Order of sewing" @keydown="radioKeys">
         <div v-for="order in rows" :key="order.order">
-          <button v-if="isPossible(order)" type="button" class="order" role="radio" :aria-checked="order.order === shown.chosen" :class="{ chosen: order.order === shown.chosen }" :data-order="order.order" @click="choose(order.order)">
+          <button v-if="isPossible(order)" type="button" class="order" role="radio" :aria-checked="order.order === shown.chosen" :tabindex="order.order === shown.chosen ? 0 : -1" :class="{ chosen: order.order === shown.chosen }" :data-order="order.order" @click="choose(order.order)">
             <span class="name">{{ order.words }}<small v-for="words in same(order)" :key="words" class="soft">{{ words }} comes out the same</small></span>
             <StrandDiagram class="diagram" :face="shown.face" :order="order" :pixels="76" />
             <GrowthFilm class="growth" :face="shown.face" :order="order" :frames="5" :pixels="76" />
@@ -137,6 +137,7 @@ const facts = (order: OrderPossible) => [
           </div>
         </div>
       </div>
+      <p class="explained soft">What the figures say: <template v-for="(key, i) in ['match', 'bias', 'learn', 'trips'] as const" :key="key"><template v-if="i > 0">, </template><TradeWord :of="key" /></template>.</p>
       <p v-if="dropped" class="own" role="status">{{ dropped.name }} is taken away. <button type="button" class="link-button" @click="keep(dropped.name, dropped.sew)">Bring it back</button></p>
       <button v-if="!isGrowing" type="button" class="link-button" @click="isGrowing = true">Sew it in an order of your own</button>
       <OwnOrderBoard v-else :block="block" :face="shown.face" :others="possible.filter((order) => order.sameAs === null)" :is-busy="isSaving" @keep="keep" @close="isGrowing = false" />

@@ -74,8 +74,8 @@ useScreenTitle(() => 'On the shelf')
       </div>
     </header>
 
-    <NewBlock v-if="isBeginning" @made="router.push({ name: 'wall', params: { block: $event.id } })" @problem="shelf.problem = $event" />
-    <NewTop v-if="isBeginningTop" :blocks="shelf.blocks" @made="router.push({ name: 'top', params: { top: $event.id } })" />
+    <NewBlock v-if="isBeginning" @keydown.esc="isBeginning = false" @made="router.push({ name: 'wall', params: { block: $event.id } })" @problem="shelf.problem = $event" />
+    <NewTop v-if="isBeginningTop" :blocks="shelf.blocks" @keydown.esc="isBeginningTop = false" @made="router.push({ name: 'top', params: { top: $event.id } })" />
     <ProblemNote v-if="shelf.problem" :text="shelf.problem" @close="shelf.problem = null" />
     <p v-else-if="arrived" class="arrived" role="status">{{ arrived }}</p>
     <div v-if="shelf.justTaken" class="taken" role="status">

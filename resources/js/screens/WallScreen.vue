@@ -25,6 +25,7 @@ import { useDrawingBoard } from '@/composables/useDrawingBoard'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import { provideUnits } from '@/composables/useUnits'
 import { useStations } from '@/composables/useStations'
+import { MOST_ZOOM } from '@/composables/useTouchOnWall'
 import { useStationKeys, type StationKey } from '@/composables/useStationKeys'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
@@ -41,6 +42,7 @@ const figureKey = ref<string | null>(null)
 const isPainting = ref(false)
 const brushAt = ref(0)
 const isGrey = ref(false)
+const zoom = ref(1)
 /** Marks stay few: who may be taken for another is marked when it is chosen, or all when asked. */
 const isTwiceShown = ref(false)
 const isFabricOpen = ref(false)
@@ -263,6 +265,8 @@ function placeKind(kind: string, asOne: boolean) {
           <button type="button" :disabled="shown.history.undo === null" :title="shown.history.undo ? `Undo: ${shown.history.undo} (Ctrl Z)` : 'Nothing to undo'" @click="wall.undo">Undo</button>
           <button type="button" :disabled="shown.history.redo === null" :title="shown.history.redo ? `Do again: ${shown.history.redo} (Ctrl Y)` : 'Nothing to do again'" @click="wall.redo">Redo</button>
           <button type="button" :aria-pressed="isGrey" title="Grey view (G)" @click="isGrey = !isGrey">{{ isGrey ? 'Colour' : 'Grey' }}</button>
+          <button type="button" aria-label="Smaller wall" title="Smaller" :disabled="zoom <= 1" @click="zoom = Math.max(1, zoom / 1.5)">−</button>
+          <button type="button" aria-label="Larger wall" title="Larger" :disabled="zoom >= MOST_ZOOM" @click="zoom = Math.min(MOST_ZOOM, zoom * 1.5)">+</button>
           <button type="button" title="The keys (?)" @click="help?.show()">Keys</button>
         </div>
         <p class="saved soft" role="status">{{ wall.isUnsent ? 'Waiting to be saved' : wall.problem ? 'Not saved' : wall.isSaving ? 'Saving' : 'Saved' }}</p>
@@ -274,12 +278,13 @@ function placeKind(kind: string, asOne: boolean) {
           <ElButton @click="wall.settle(true)">Make my change on top of it</ElButton>
         </template>
       </ProblemNote>
-      <div class="picture" data-work>
+      <div class="picture" data-work data-scrolls>
         <div v-if="wall.drawing" class="board">
           <DrawingBoard :drawing="wall.drawing" :fabrics="fabrics" :at="board.at.value" :from="board.from.value" :is-through="board.isThrough.value" :chosen="board.chosen.value" :is-painting="isPainting" :label="`The unit in row ${wall.drawing.row}, column ${wall.drawing.column}, large: ${counted(wall.drawing.patches.length, 'patch', 'patches')}`" :class="{ grey: isGrey }" @mark="board.mark" @cut="board.cut" @patch="boardPatch" />
         </div>
         <WallGrid
           v-else
+          v-model:zoom="zoom"
           :wall="shown"
           :selected="wall.selected"
           :cursor="wall.cursor"
@@ -316,8 +321,8 @@ function placeKind(kind: string, asOne: boolean) {
         @keep="keepUnit"
         @cut="board.cutAlong"
       />
-      <FabricPanel v-if="isFabricOpen && figure" :fabric="figure" :others="fabrics.filter((one) => one.key !== figure?.key)" @edit="wall.edit" @swatch="wall.giveSwatch(figure.key, $event)" @take-swatch="wall.takeSwatch(figure.key)" @close="isFabricOpen = false" />
-      <LinePanel v-if="line" :wall="shown" :axis="line.axis" :number="Math.min(line.number, (line.axis === 'columns' ? shown.columns : shown.rows).length)" @edit="wall.edit" @close="line = null" />
+      <FabricPanel v-if="isFabricOpen && figure" :fabric="figure" :others="fabrics.filter((one) => one.key !== figure?.key)" @keydown.esc.stop="isFabricOpen = false" @edit="wall.edit" @swatch="wall.giveSwatch(figure.key, $event)" @take-swatch="wall.takeSwatch(figure.key)" @close="isFabricOpen = false" />
+      <LinePanel v-if="line" :wall="shown" :axis="line.axis" :number="Math.min(line.number, (line.axis === 'columns' ? shown.columns : shown.rows).length)" @keydown.esc.stop="line = null" @edit="wall.edit" @close="line = null" />
       <SelectionPanel v-if="wall.board === null" :wall="shown" :cells="wall.selected" :is-twice="isTwice" :path="wall.path" @move="wall.move" @swap="wall.edit({ do: 'swap', places: wall.places })" @clear="clear" @mend="wall.mend" @meant="wall.meant" @open="wall.goInto" @corner="setCorner" @corner-to="(corner, to) => wall.edit({ do: 'corner-to', places: wall.places, corner, to })" @lay="wall.edit({ do: 'lay', cells: [$event] })" @draw="drawAsOne" @group="wall.edit({ do: 'group', places: wall.places })" @open-out="wall.edit({ do: 'open-out', places: wall.places })" @name="wall.edit({ do: 'label', places: wall.places, label: $event === '' ? null : $event })" />
       <WholePanel v-if="wall.board === null" :wall="shown" :other-hand="otherHand" :is-twice-shown="isTwiceShown" @draw-whole="drawWhole" @show-twice="isTwiceShown = !isTwiceShown" />
       <OwnUnits v-if="wall.board === null" :own="own" @changed="own = $event" />
@@ -413,6 +418,7 @@ select {
 
   container-type: size;
   min-height: 0;
+  overflow: auto;
   padding: 0;
   margin: 0 20px 8px;
 }

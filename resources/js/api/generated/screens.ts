@@ -1540,16 +1540,12 @@ export interface CuttingChoices {
   stacks: {
     [k: string]: Margin
   }
-  /** Over all blocks; sent only to change it. */
-  habit?: 'exact' | 'larger'
   width: string | null
   marks: number | null
 }
 export interface CuttingShown {
   block: BlockTold
   choices: CuttingChoices
-  /** How units that are sewn from squares are cut in this house. */
-  habit: 'exact' | 'larger'
   preferences: {
     preference: string
     words: string

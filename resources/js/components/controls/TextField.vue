@@ -48,7 +48,7 @@ function type(now: string) {
 }
 
 .short .line :deep(.el-input) {
-  width: calc(104px * var(--type, 1));
+  width: calc(92px * var(--type, 1));
 }
 
 .wrong :deep(.el-input__wrapper) {

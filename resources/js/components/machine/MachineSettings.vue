@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useTemplateRef } from 'vue'
 import type { Chain } from '@/api/types'
 import ChoiceRadios from '@/components/controls/ChoiceRadios.vue'
 import CheckField from '@/components/controls/CheckField.vue'
@@ -12,6 +13,14 @@ const chains: { value: Chain; words: string }[] = [
   { value: 'webbed', words: 'all rows in one chain, webbed by their threads' },
   { value: 'twos', words: 'in twos, and twos of twos' },
 ]
+const part = useTemplateRef<HTMLDetailsElement>('part')
+/** Escape closes what is open before it leaves the machine. */
+function close(event: KeyboardEvent) {
+  if (!part.value?.open) return
+  event.stopPropagation()
+  part.value.open = false
+  part.value.querySelector('summary')?.focus()
+}
 const isLeftHanded = defineModel<boolean>('leftHanded', { required: true })
 const isReadAloud = defineModel<boolean>('readAloud', { required: true })
 const isSecondLook = defineModel<boolean>('secondLook', { required: true })
@@ -19,7 +28,7 @@ const isCounting = defineModel<boolean>('counting', { required: true })
 </script>
 
 <template>
-  <details class="settings">
+  <details ref="part" class="settings" @keydown.esc="close">
     <summary>How you work</summary>
     <div>
       <CheckField v-model="isLeftHanded">Left-handed <kbd>L</kbd></CheckField>

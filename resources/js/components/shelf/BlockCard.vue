@@ -46,8 +46,8 @@ const progress = computed(() => {
       <button type="button" class="link-button" :aria-expanded="open === 'tags'" @click="toggle('tags')">Tags</button>
       <button type="button" class="link-button" @click="emit('take-off')">Take off</button>
     </div>
-    <CopyBlock v-if="open === 'copy'" :block="block" @made="emit('copied', $event)" @close="open = null" />
-    <TagsField v-if="open === 'tags'" :name="block.name" :tags="block.tags" :used="tagsInUse" :keep="(tags) => tagBlock(block.id, tags)" @kept="emit('tagged', $event)" />
+    <CopyBlock v-if="open === 'copy'" :block="block" @keydown.esc="open = null" @made="emit('copied', $event)" @close="open = null" />
+    <TagsField v-if="open === 'tags'" :name="block.name" :tags="block.tags" :used="tagsInUse" :keep="(tags) => tagBlock(block.id, tags)" @keydown.esc="open = null" @kept="emit('tagged', $event)" />
   </li>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { swatchAddress } from '@/api/client'
 import type { WallFabric } from '@/api/types'
+import { radioKeys } from '@/composables/radioKeys'
 
 /** The block's fabrics, and which of them makes the figure. */
 defineProps<{ fabrics: WallFabric[]; figure: string; isPainting: boolean; isOpen: boolean }>()
@@ -11,8 +12,8 @@ const fill = (one: WallFabric) => (one.swatch ? `center / cover url(${swatchAddr
 
 <template>
   <section class="fabric-shelf" aria-label="Fabrics">
-    <div class="chips" role="radiogroup" aria-label="Fabric for the figure">
-      <button v-for="one in fabrics" :key="one.key" type="button" role="radio" :aria-checked="one.key === figure" :class="{ chosen: one.key === figure }" :data-fabric="one.key" :title="one.name" @click="emit('choose', one.key)">
+    <div class="chips" role="radiogroup" aria-label="Fabric for the figure" @keydown="radioKeys">
+      <button v-for="one in fabrics" :key="one.key" type="button" role="radio" :aria-checked="one.key === figure" :tabindex="one.key === figure ? 0 : -1" :class="{ chosen: one.key === figure }" :data-fabric="one.key" :title="one.name" @click="emit('choose', one.key)">
         <span class="cloth" :style="{ background: fill(one) }" />
         <span class="name">{{ one.name }}</span>
       </button>
@@ -33,10 +34,22 @@ const fill = (one: WallFabric) => (one.swatch ? `center / cover url(${swatchAddr
   gap: 4px 24px;
 }
 
+/* Many fabrics, or long names, take no room from the block. */
 .chips {
   display: flex;
+  flex: 1 1 300px;
   flex-wrap: wrap;
   gap: 4px;
+  max-height: calc(100px * var(--type, 1));
+  overflow-y: auto;
+  scrollbar-width: thin;
+}
+
+.name {
+  max-width: 17ch;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 
 .chips button {

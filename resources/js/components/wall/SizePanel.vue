@@ -38,7 +38,8 @@ function rename() {
       <TextField v-model="name" label="Name" @done="rename" />
       <ChoiceField :model-value="wall.allowance" label="Seam allowance" :choices="allowances.map((one) => ({ value: one, words: `${asOnRuler(one, wall.face.units)} ${wall.face.units}` }))" @update:model-value="emit('edit', { do: 'allowance', size: $event ?? '' })" />
       <form @submit.prevent="emit('edit', { do: 'size', width, height })">
-        Finished <TextField v-model="width" label="Finished width" hides-label size="short" /> x <TextField v-model="height" label="Finished height" hides-label size="short" :after="wall.face.units" />
+        <p>Finished</p>
+        <TextField v-model="width" label="Finished width" hides-label size="short" /> x <TextField v-model="height" label="Finished height" hides-label size="short" :after="wall.face.units" />
         <button type="submit">Set</button>
       </form>
       <div class="units">
@@ -58,6 +59,10 @@ function rename() {
 </template>
 
 <style scoped>
+.size-panel form p {
+  flex: 1 0 100%;
+}
+
 form {
   display: flex;
   align-items: center;

@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { swatchAddress } from '@/api/client'
 import type { Place, WallCell, WallPlace, WallShown } from '@/api/types'
+import { useTouchOnWall } from '@/composables/useTouchOnWall'
 import { patchAt, pointsText, rulerMarks } from '@/drawing/geometry'
 
 /** The block, face up, with rulers in finished units, a handle for each row and column, and the cells to choose from. */
@@ -17,6 +18,8 @@ const props = defineProps<{
   brushPatch: number | null
   line: { axis: 'columns' | 'rows'; number: number } | null
 }>()
+/** How many times as large as its place the wall is drawn. */
+const zoom = defineModel<number>('zoom', { default: 1 })
 const emit = defineEmits<{
   select: [place: WallPlace, isFurther: boolean]
   turn: []
@@ -102,20 +105,58 @@ function wallPlace([x, y]: Place): WallPlace {
 const isDragging = ref(false)
 
 function press(event: PointerEvent) {
+  if (event.pointerType === 'touch') {
+    grid.value?.setPointerCapture(event.pointerId)
+    touch.down(event)
+  } else if (event.button === 0) {
+    touchDown(event)
+  }
+}
+
+/** A finger or the mouse comes down on a place and means it. */
+function touchDown(event: PointerEvent) {
   const place = placeOf(event)
-  if (place === null || event.button !== 0) return
+  if (place === null) return
   if (props.brush !== null) {
     const patch = patchAt(face.value.patches, place)
     if (patch !== null) emit('paint', patch)
     return
   }
   isDragging.value = true
-  grid.value?.setPointerCapture(event.pointerId)
+  if (event.pointerType !== 'touch') grid.value?.setPointerCapture(event.pointerId)
   emit('select', wallPlace(place), event.shiftKey)
   grid.value?.querySelector<HTMLElement>('[tabindex="0"]')?.focus({ preventScroll: true })
 }
 
+const touch = useTouchOnWall({
+  zoom,
+  scroller: () => grid.value?.closest<HTMLElement>('[data-scrolls]') ?? null,
+  tap: (event) => (touchDown(event), (isDragging.value = false)),
+  drag: (event, from) => {
+    if (from !== null) touchDown(from)
+    goOver(event)
+  },
+  end: () => (isDragging.value = false),
+})
+
 function drag(event: PointerEvent) {
+  if (event.pointerType === 'touch') touch.move(event)
+  else goOver(event)
+}
+
+function release(event: PointerEvent) {
+  if (event.pointerType === 'touch') touch.up(event)
+  isDragging.value = false
+}
+
+/** Control and the wheel make it larger or smaller under the pointer. */
+function wheel(event: WheelEvent) {
+  if (!event.ctrlKey) return
+  event.preventDefault()
+  void touch.zoomTo(zoom.value * Math.exp(-event.deltaY / 300), event.clientX, event.clientY)
+}
+
+function goOver(event: PointerEvent) {
   const place = isDragging.value ? placeOf(event) : null
   if (place !== null) {
     const at = wallPlace(place)
@@ -125,7 +166,7 @@ function drag(event: PointerEvent) {
 </script>
 
 <template>
-  <div class="wall-grid" :style="{ '--ratio': face.width / face.height }">
+  <div class="wall-grid" :style="{ '--ratio': face.width / face.height, '--zoom': zoom }">
     <div class="ruler across" aria-hidden="true">
       <span v-for="inch in rulerMarks(face.width).marks" :key="inch" :style="{ left: share(inch, face.width) }">{{ inch }}</span>
     </div>
@@ -161,7 +202,7 @@ function drag(event: PointerEvent) {
         </g>
         <polygon v-if="ring" class="brush-ring" :points="pointsText(ring)" :stroke-width="unit * 5" />
       </svg>
-      <div ref="grid" class="cells" role="grid" :aria-label="`${wall.block.name}, ${wall.rows.length} rows, ${wall.columns.length} columns`" aria-multiselectable="true" @pointerdown="press" @pointermove="drag" @pointerup="isDragging = false" @pointercancel="isDragging = false" @dblclick="brush === null && emit('turn')">
+      <div ref="grid" class="cells" role="grid" :aria-label="`${wall.block.name}, ${wall.rows.length} rows, ${wall.columns.length} columns`" aria-multiselectable="true" @pointerdown="press" @pointermove="drag" @pointerup="release" @pointercancel="release" @wheel="wheel" @dblclick="brush === null && emit('turn')">
         <div v-for="[row, inRow] in rows" :key="row" role="row">
           <div
             v-for="box in inRow"
@@ -189,7 +230,7 @@ function drag(event: PointerEvent) {
   --handle: 26px;
 
   grid-template: 20px var(--handle) minmax(0, 1fr) / 26px var(--handle) minmax(0, 1fr);
-  width: min(100%, calc((var(--wall-height) - 20px - var(--handle)) * var(--ratio) + 26px + var(--handle)));
+  width: min(calc(100% * var(--zoom)), calc((var(--wall-height) * var(--zoom) - 20px - var(--handle)) * var(--ratio) + 26px + var(--handle)));
   margin: 0 auto;
 }
 
