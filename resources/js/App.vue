@@ -14,8 +14,9 @@ useTypeGrowth()
 /** To the first thing of the screen's work that can have the focus. */
 function toTheWork() {
   const work = document.querySelector<HTMLElement>('[data-work]') ?? document.querySelector<HTMLElement>('main')
-  const canFocus = 'a[href], button:not([disabled]), input:not([disabled]), select, summary, [tabindex="0"]'
-  const first = work?.matches(canFocus) ? work : work?.querySelector<HTMLElement>('[tabindex="0"]') ?? work?.querySelector<HTMLElement>(canFocus)
+  const canFocus = 'a[href], button:not([disabled]), input:not([disabled]), summary, [tabindex="0"]'
+  const inSight = [work, ...(work?.querySelectorAll<HTMLElement>(canFocus) ?? [])].filter((one) => one?.matches(canFocus) && one.tabIndex >= 0 && one.checkVisibility())
+  const first = inSight[0]
   first?.focus()
 }
 </script>

@@ -41,7 +41,7 @@ final class AccessibilityTest extends BrowserTestCase
     {
         return [
             'settings' => ['/', '.settings-button', '.settings-form'],
-            'a new block' => ['/', '.bring-in .el-button--primary', '[data-start]'],
+            'a new block' => ['/', '.bring-in .el-button--primary', '.new-block'],
             'a copy' => ['/', '.blocks li:first-child .deeds button:nth-of-type(1)', '.copy-block'],
             'tags' => ['/', '.blocks li:first-child .deeds button:nth-of-type(2)', '.tags-field'],
             'a word' => ['/blocks/3/press', '.trade-word', '.el-popover .card'],
@@ -70,7 +70,7 @@ final class AccessibilityTest extends BrowserTestCase
         if (in_array($this->dataName(), ['settings', 'the keys', 'unpicking', 'a word', 'how one works', 'a copy', 'tags', 'a new block', 'a fabric', 'a column'], true)) {
             $this->browser->executeScript('const open = document.querySelector(arguments[0]); if (!open.closest("[role=dialog], .el-popover") && !open.contains(document.activeElement)) open.querySelector("button, input, a, summary")?.focus()', [$open]);
             $this->press(WebDriverKeys::ESCAPE);
-            $this->waitUntil(fn (): bool => $this->browser->executeScript('const open = document.querySelector(arguments[0]); return !open || open.getClientRects().length === 0', [$open]) === true, 'Escape does not close it');
+            $this->waitUntil(fn (): bool => $this->browser->executeScript('const open = document.querySelector(arguments[0]); return !open || !open.checkVisibility()', [$open]) === true, 'Escape does not close it');
         }
     }
 

@@ -155,6 +155,14 @@ abstract class BrowserTestCase extends TestCase
         }, "\"$option\" is not in the list");
     }
 
+    /** In place of what stands in the field. */
+    protected function fill(string $selector, string $text): void
+    {
+        $this->find($selector)->click();
+        $this->browser->action()->keyDown(null, WebDriverKeys::CONTROL)->sendKeys(null, 'a')->keyUp(null, WebDriverKeys::CONTROL)->perform();
+        $this->find($selector)->sendKeys($text);
+    }
+
     /** Clicks the first thing that says just this. */
     protected function clickText(string $selector, string $text): void
     {

@@ -251,8 +251,8 @@ final class DrawingTest extends BrowserTestCase
     /** @param array{string, string, string, string} $shares */
     private function typeCut(array $shares): void
     {
-        foreach ($this->browser->findElements(WebDriverBy::cssSelector('.typed input')) as $i => $input) {
-            $input->clear()->sendKeys($shares[$i]);
+        foreach (['From, across', 'From, down', 'To, across', 'To, down'] as $i => $field) {
+            $this->fill("input[aria-label=\"$field\"]", $shares[$i]);
         }
         $this->find('.typed button')->click();
     }

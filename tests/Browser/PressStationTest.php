@@ -118,7 +118,7 @@ final class PressStationTest extends BrowserTestCase
         $this->find('.rules .price');
         $this->press(WebDriverKeys::ENTER);
         $this->waitUntil(fn (): bool => count($this->texts('.rules .list li')) === 2, 'the second rule is not kept');
-        $this->find('.rules .list li:first-child input')->click();
+        $this->find('.rules .list li:first-child .el-checkbox')->click();
         $this->waitUntil(fn (): bool => $this->attribute('.rules .list li:first-child', 'class') === 'off', 'not switched off');
 
         $this->browser->executeScript('document.activeElement.blur()');
@@ -172,7 +172,7 @@ final class PressStationTest extends BrowserTestCase
         self::assertLessThan((int) $layers[1], (int) $layers[2]);
         $this->named('Compare')->click();
         $this->find('.beside table');
-        $this->find('.beside input:not(:checked)')->click();
+        $this->find('.beside .el-radio:not(.is-checked)')->click();
         $this->waitUntil(fn (): bool => $this->attribute('.seam[data-join="17"]', 'data-locked') === 'false' && $this->texts('.beside tr.differs') !== [], 'the planner\'s way is not sewn');
     }
 
@@ -219,7 +219,7 @@ final class PressStationTest extends BrowserTestCase
             $this->press('2');
             $this->waitUntil(fn (): bool => count($this->texts('.part')) === $left, "not $left parts");
         }
-        $this->find('.keep input')->clear()->sendKeys('Twos of twos');
+        $this->fill('.keep input', 'Twos of twos');
         if (is_string(getenv('KEEN_SEAM_PICTURES'))) {
             $this->browser->takeScreenshot(getenv('KEEN_SEAM_PICTURES').'/own-order.png');
         }

@@ -14,8 +14,8 @@ final class TopTest extends BrowserTestCase
         $this->visit('/');
         $this->find('.blocks');
         $this->clickText('button', 'New top');
-        $this->find('.new-top .name input')->sendKeys('Slipway');
-        $this->clickOn('.new-top .block:nth-of-type(3) input');
+        $this->find('.new-top .text-field input')->sendKeys('Slipway');
+        $this->clickOn('.new-top .block:nth-of-type(3) .el-checkbox');
         $this->clickText('.new-top button', 'Lay it out');
         $this->seesText('24 x 24 in finished');
         self::assertSame('Slipway · Keen Seam', $this->browser->getTitle());
@@ -71,8 +71,8 @@ final class TopTest extends BrowserTestCase
         $this->visit('/');
         $this->find('.blocks');
         $this->clickText('button', 'New top');
-        $this->find('.new-top .name input')->sendKeys('Slipway');
-        $this->clickOn('.new-top .block:nth-of-type(3) input');
+        $this->find('.new-top .text-field input')->sendKeys('Slipway');
+        $this->clickOn('.new-top .block:nth-of-type(3) .el-checkbox');
         $this->clickText('.new-top button', 'Lay it out');
         $this->clickText('button', 'Plan the top');
         $this->seesText('all pressed alike');
@@ -121,7 +121,7 @@ final class TopTest extends BrowserTestCase
     {
         $this->visit('/tops/1');
         $this->find('.top-face .place');
-        $this->browser->executeScript('const field = document.querySelector("[aria-label=\'Width of the sashes\']"); field.value = "wide"; field.dispatchEvent(new Event("change"))');
+        $this->fill('[aria-label="Width of the sashes"]', 'wide'.WebDriverKeys::TAB);
         $this->waitUntil(fn (): bool => str_contains(implode('', $this->texts('.wrong')), '"wide"'), 'nothing was said');
     }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { ElPopover } from 'element-plus/es/components/popover/index'
 import 'element-plus/es/components/popover/style/css'
@@ -10,12 +10,16 @@ import WordDrawing from '@/drawing/WordDrawing.vue'
 const props = defineProps<{ of: WordKey }>()
 const told = computed(() => word(props.of))
 const isOpen = ref(false)
+/** Wherever the focus is. */
+const onKey = (event: KeyboardEvent) => event.key === 'Escape' && (isOpen.value = false)
+watch(isOpen, (open) => (open ? window.addEventListener('keydown', onKey) : window.removeEventListener('keydown', onKey)))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
   <ElPopover v-model:visible="isOpen" trigger="click" :width="300" placement="bottom-start" :persistent="false">
     <template #reference>
-      <button type="button" class="trade-word" :aria-expanded="isOpen" :title="`What is “${told.word}”?`" @keydown.esc.stop="isOpen = false"><slot>{{ told.word }}</slot></button>
+      <button type="button" class="trade-word" :aria-expanded="isOpen" :title="`What is “${told.word}”?`"><slot>{{ told.word }}</slot></button>
     </template>
     <div class="card" role="note">
       <h3>{{ told.word }}</h3>

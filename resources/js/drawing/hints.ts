@@ -6,7 +6,7 @@ export const hints = {
   order: ['Fewer points to match are easier; fewer joins to learn are quicker.', 'The pictures show what still stands apart after each trip to the machine.', 'Touch the order you will sew in; the plan for the iron follows it.'],
   press: ['The plan is made already: the arrows show where each allowance lies.', 'Touch an arrow to press that seam the other way, and see what it costs.', 'Below are the steps in the order of work. Touch one to see it on the block.'],
   joins: ['The joins that want most care come first.', 'Measure a test seam once: every number here then follows your own machine.', 'Rings on the ruler are places that must meet; the distances are from the start of the seam.'],
-  machine: ['Space, or a pedal that types a key, goes to the next step.', 'Everything is kept at once: close the page and come back where you stopped.', 'Sewn it wrong? Unpick tells the shortest way back.'],
+  machine: ['The large button, the space bar, or a pedal that types a key goes to the next step.', 'Everything is kept at once: close the page and come back where you stopped.', 'Sewn it wrong? Unpick tells the shortest way back.'],
 } as const
 
 export type HintPlace = keyof typeof hints

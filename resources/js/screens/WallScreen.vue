@@ -265,8 +265,6 @@ function placeKind(kind: string, asOne: boolean) {
           <button type="button" :disabled="shown.history.undo === null" :title="shown.history.undo ? `Undo: ${shown.history.undo} (Ctrl Z)` : 'Nothing to undo'" @click="wall.undo">Undo</button>
           <button type="button" :disabled="shown.history.redo === null" :title="shown.history.redo ? `Do again: ${shown.history.redo} (Ctrl Y)` : 'Nothing to do again'" @click="wall.redo">Redo</button>
           <button type="button" :aria-pressed="isGrey" title="Grey view (G)" @click="isGrey = !isGrey">{{ isGrey ? 'Colour' : 'Grey' }}</button>
-          <button type="button" aria-label="Smaller wall" title="Smaller" :disabled="zoom <= 1" @click="zoom = Math.max(1, zoom / 1.5)">−</button>
-          <button type="button" aria-label="Larger wall" title="Larger" :disabled="zoom >= MOST_ZOOM" @click="zoom = Math.min(MOST_ZOOM, zoom * 1.5)">+</button>
           <button type="button" title="The keys (?)" @click="help?.show()">Keys</button>
         </div>
         <p class="saved soft" role="status">{{ wall.isUnsent ? 'Waiting to be saved' : wall.problem ? 'Not saved' : wall.isSaving ? 'Saving' : 'Saved' }}</p>
@@ -278,7 +276,7 @@ function placeKind(kind: string, asOne: boolean) {
           <ElButton @click="wall.settle(true)">Make my change on top of it</ElButton>
         </template>
       </ProblemNote>
-      <div class="picture" data-work data-scrolls>
+      <div class="picture" :class="{ enlarged: zoom > 1 }" data-work data-scrolls>
         <div v-if="wall.drawing" class="board">
           <DrawingBoard :drawing="wall.drawing" :fabrics="fabrics" :at="board.at.value" :from="board.from.value" :is-through="board.isThrough.value" :chosen="board.chosen.value" :is-painting="isPainting" :label="`The unit in row ${wall.drawing.row}, column ${wall.drawing.column}, large: ${counted(wall.drawing.patches.length, 'patch', 'patches')}`" :class="{ grey: isGrey }" @mark="board.mark" @cut="board.cut" @patch="boardPatch" />
         </div>
@@ -298,6 +296,10 @@ function placeKind(kind: string, asOne: boolean) {
           @paint="paint"
           @line="(axis, number) => (line = { axis, number })"
         />
+      </div>
+      <div v-if="wall.drawing === null" class="zoom" role="group" aria-label="Size of the wall">
+        <button type="button" aria-label="Smaller wall" title="Smaller" :disabled="zoom <= 1" @click="zoom = Math.max(1, zoom / 1.5)">−</button>
+        <button type="button" aria-label="Larger wall" title="Larger" :disabled="zoom >= MOST_ZOOM" @click="zoom = Math.min(MOST_ZOOM, zoom * 1.5)">+</button>
       </div>
       <footer v-if="figure && ground && second">
         <UnitTray v-if="wall.board === null" :kinds="[...tray, ...own]" :figure="figure" :ground="ground" :second="second" :is-several="wall.selected.length > 1" :is-as-one="isAsOne" @place="placeKind" @as-one="isAsOne = !isAsOne" />
@@ -416,11 +418,38 @@ select {
 .picture {
   --wall-height: 100cqh;
 
+  grid-area: 2 / 1;
+
   container-type: size;
   min-height: 0;
-  overflow: auto;
   padding: 0;
   margin: 0 20px 8px;
+}
+
+.picture.enlarged {
+  overflow: auto;
+}
+
+.zoom {
+  z-index: 2;
+  display: flex;
+  grid-area: 2 / 1;
+  place-self: end;
+  margin: 0 14px 12px;
+}
+
+.zoom button {
+  min-width: 44px;
+  min-height: 44px;
+  border: 1px solid var(--hair);
+  background: var(--paper);
+  font-size: 20px;
+  cursor: pointer;
+}
+
+.zoom button:disabled {
+  color: var(--soft);
+  cursor: default;
 }
 
 .board {
@@ -434,6 +463,7 @@ select {
 
 footer {
   display: grid;
+  grid-row: 3;
   grid-template-columns: minmax(0, 1fr);
   padding: 4px 20px 6px;
   background: var(--paper);
@@ -468,6 +498,10 @@ footer {
 
   .picture {
     height: min(92vw, 720px);
+  }
+
+  .zoom {
+    align-self: end;
   }
 
   .side {

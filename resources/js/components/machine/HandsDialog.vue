@@ -60,7 +60,7 @@ defineExpose({ open })
 </script>
 
 <template>
-  <ElDialog v-model="isOpen" class="machine-dialog hands" title="A pile of the wrong hand" width="min(620px, 94vw)" align-center append-to-body destroy-on-close @keydown.stop>
+  <ElDialog v-model="isOpen" class="machine-dialog hands" title="A pile of the wrong hand" width="min(620px, 94vw)" align-center append-to-body destroy-on-close>
     <form @submit.prevent="mend">
       <p v-if="shown && shown.piles.length === 0">No unit lies loose: what is sewn to something is unpicked first.</p>
       <template v-else>

@@ -85,7 +85,7 @@ defineExpose({ open })
 </script>
 
 <template>
-  <ElDialog v-model="isOpen" class="machine-dialog unpick" title="Unpick a seam" width="min(620px, 94vw)" align-center append-to-body destroy-on-close @keydown.stop>
+  <ElDialog v-model="isOpen" class="machine-dialog unpick" title="Unpick a seam" width="min(620px, 94vw)" align-center append-to-body destroy-on-close>
     <form @submit.prevent="unpick">
       <ChoiceField v-model="join" label="Which" :choices="named" @update:model-value="hasChosen = true" />
       <CountField v-if="most > 1" v-model="inBlocks" :label="join === 'here' ? `How many of the ${most} that are sewn` : `In how many of the ${blocks} blocks`" :max="most" />

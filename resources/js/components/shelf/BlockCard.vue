@@ -47,7 +47,7 @@ const progress = computed(() => {
       <button type="button" class="link-button" @click="emit('take-off')">Take off</button>
     </div>
     <CopyBlock v-if="open === 'copy'" :block="block" @keydown.esc="open = null" @made="emit('copied', $event)" @close="open = null" />
-    <TagsField v-if="open === 'tags'" :name="block.name" :tags="block.tags" :used="tagsInUse" :keep="(tags) => tagBlock(block.id, tags)" @keydown.esc="open = null" @kept="emit('tagged', $event)" />
+    <TagsField v-if="open === 'tags'" :name="block.name" :tags="block.tags" :used="tagsInUse" :keep="(tags) => tagBlock(block.id, tags)" @keydown.esc.capture="open = null" @kept="emit('tagged', $event)" />
   </li>
 </template>
 
