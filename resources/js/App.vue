@@ -33,7 +33,7 @@ function toTheWork() {
   left: 8px;
   top: -80px;
   z-index: 10;
-  padding: 10px 16px;
+  padding: 12px 16px;
   border-radius: 6px;
   background: var(--thread);
   color: #fff;

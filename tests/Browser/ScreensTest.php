@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Every screen says in the window's title what it is, and after a change of screen the keyboard goes on from its heading. */
 final class ScreensTest extends BrowserTestCase
@@ -50,6 +52,45 @@ final class ScreensTest extends BrowserTestCase
         }
         self::assertLessThan(self::MOST * 1024, $size);
         self::assertGreaterThan(7, count($manifest['resources/js/main.ts']['dynamicImports']) + 1);
+    }
+
+    /** @return array<string, array{string, int}> address, and how large what is touched is there */
+    public static function targets(): array
+    {
+        return ['shelf' => ['/', 24], 'wall' => ['/blocks/3/wall', 44], 'cut' => ['/blocks/3/cut', 24], 'order' => ['/blocks/3/order', 24], 'press' => ['/blocks/3/press', 44], 'joins' => ['/blocks/3/joins', 24], 'machine' => ['/blocks/3/machine', 44], 'top' => ['/tops/1', 24], 'top at the machine' => ['/tops/1/sew', 24], 'words' => ['/words', 24]];
+    }
+
+    /** Links within a line of text are as high as the line. */
+    #[DataProvider('targets')]
+    public function test_fifteen_stops_lead_to_the_work_the_skip_to_it_at_once_and_all_that_is_touched_is_large_enough(string $path, int $least): void
+    {
+        $this->visit($path);
+        $this->find('[data-work]');
+        $this->waitUntil(fn (): bool => $this->browser->executeScript('return document.querySelector("h1") !== null') === true, 'nothing is there');
+        $small = $this->browser->executeScript(<<<'JS'
+            const [least] = arguments
+            const shown = (one) => one.checkVisibility() && !one.closest('.visually-hidden') && getComputedStyle(one).opacity !== '0'
+            const target = (one) => (one.closest('.el-checkbox, .el-radio, .el-select__wrapper, .el-input__wrapper, .el-input-number, .el-radio-button') ?? one).getBoundingClientRect()
+            return [...document.querySelectorAll('a[href], button, summary, input, [role=radio], [role=tab]')].filter(shown)
+                .filter((one) => getComputedStyle(one).display !== 'inline')
+                .filter((one) => Math.min(target(one).width, target(one).height) < least - 0.5)
+                .map((one) => `${one.tagName}.${one.className} ${(one.getAttribute('aria-label') ?? one.textContent).trim().slice(0, 30)}`)
+            JS, [$least]);
+        self::assertSame([], $small);
+
+        $isThere = fn (): bool => $this->browser->executeScript('return document.querySelector("[data-work]")?.contains(document.activeElement) === true') === true;
+        for ($stops = 0; $stops < 16 && ! $isThere(); ++$stops) {
+            $this->press(WebDriverKeys::TAB);
+        }
+        self::assertLessThanOrEqual(15, $stops);
+        $this->visit($path);
+        $this->find('[data-work]');
+        $this->press(WebDriverKeys::TAB);
+        self::assertSame('Skip to the work', $this->browser->switchTo()->activeElement()->getText());
+        $this->press(WebDriverKeys::ENTER);
+        $this->waitUntil($isThere, 'the skip leads elsewhere');
+        $seen = $this->browser->executeScript('const style = getComputedStyle(document.activeElement); return document.activeElement instanceof SVGElement || style.outlineStyle !== "none" || style.boxShadow !== "none" || document.activeElement.closest(".el-checkbox, .el-radio, .el-select, .el-input, .el-input-number") !== null');
+        self::assertTrue($seen, 'one sees where the focus is');
     }
 
     private function isOn(string $title): void

@@ -42,6 +42,11 @@ const signed = (change: number) => (change > 0 ? `${change} more` : `${-change} 
 </template>
 
 <style scoped>
+.totals :deep(.trade-word) {
+  min-height: 44px;
+  text-align: left;
+}
+
 .figures {
   display: grid;
   gap: 10px;

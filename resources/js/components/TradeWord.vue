@@ -33,6 +33,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 <style scoped>
 .trade-word {
   display: inline;
+  min-width: 24px;
   min-height: 24px;
   padding: 0;
   border: 0;

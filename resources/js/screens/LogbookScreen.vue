@@ -136,6 +136,8 @@ header {
 }
 
 .wordmark {
+  display: inline-block;
+  min-height: 24px;
   font-size: 18px;
   font-weight: 700;
   text-decoration: none;

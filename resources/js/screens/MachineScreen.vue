@@ -228,6 +228,13 @@ header {
   font-size: 21px;
 }
 
+.leave,
+.book {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+
 .leave {
   font-weight: 650;
   text-underline-offset: 4px;

@@ -257,10 +257,13 @@ header {
 }
 
 .schools :deep(.el-radio-button__inner) {
-  padding: 13px 13px;
+  min-height: 44px;
+  padding: 14px 13px;
 }
 
 .back-title .link-button {
+  min-width: 44px;
+  justify-content: center;
   margin: -10px 0 -12px;
 }
 

@@ -95,7 +95,7 @@ const isNow = (number: number) => number === work.value?.next
 
     <div v-if="shown && work" class="table">
       <div class="picture"><TopFace :picture="work.picture ?? shown.picture" :label="`${shown.name}: what is sewn, and where the step is`" :work="work.state === 'going' ? { wholes: work.wholes, seams: work.seams, places: step?.places ?? [], now: step?.seams ?? [] } : undefined" /></div>
-      <div class="panel">
+      <div class="panel" data-work>
         <template v-if="work.state === 'planning'"><p role="status">The plan is being worked out; then the sewing begins.</p></template>
         <template v-else-if="work.state === 'new'">
           <p>The plan is there. From the first step on it is held: every block is pressed like the ones that are sewn, until you say otherwise.</p>
@@ -107,7 +107,7 @@ const isNow = (number: number) => number === work.value?.next
             <p class="text"><FractionText :text="step.text" /></p>
             <p v-if="step.times > 1" class="times"><b>{{ left }}</b> of {{ step.times }} left</p>
             <p v-if="step.caution" class="soft">{{ step.caution }}</p>
-            <div class="keys" data-work>
+            <div class="keys">
               <ElButton type="primary" class="large" :disabled="isBusy" @click="tell('done')">{{ step.times > 1 ? 'All done' : 'Done' }}</ElButton>
               <ElButton v-if="step.times > 1" class="large" :disabled="isBusy" @click="tell('one')">One more</ElButton>
               <ElButton class="large" :disabled="isBusy || !work.back" @click="tell('back')">Take back</ElButton>

@@ -427,6 +427,8 @@ h3 {
 }
 
 .back {
+  display: inline-block;
+  min-height: 24px;
   color: var(--thread);
   font-weight: 600;
 }

@@ -31,12 +31,12 @@ onMounted(async () => {
         <SettingsButton />
       </nav>
     </header>
-    <search>
+    <search data-work>
       <ElInput v-model="look" class="look" clearable aria-label="Look for a word" placeholder="Look for a word" @keydown.esc="look = ''" />
       <p class="soft" role="status">{{ found.length === 1 ? '1 word' : `${found.length} words` }}</p>
     </search>
     <p v-if="found.length === 0">No word here is called so, or speaks of it.</p>
-    <dl data-work>
+    <dl>
       <div v-for="[key, one] in found" :id="key" :key="key" :class="{ meant: route.hash === `#${key}` }">
         <dt>{{ one.word }}</dt>
         <dd><WordDrawing v-if="one.drawing" :of="one.drawing" /></dd>
@@ -66,6 +66,8 @@ header {
 }
 
 .wordmark {
+  display: inline-block;
+  min-height: 24px;
   font-weight: 700;
   color: var(--thread);
   text-decoration: none;

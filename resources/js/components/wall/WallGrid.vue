@@ -227,7 +227,7 @@ function goOver(event: PointerEvent) {
 .wall-grid {
   position: relative;
   display: grid;
-  --handle: 26px;
+  --handle: 44px;
 
   grid-template: 20px var(--handle) minmax(0, 1fr) / 26px var(--handle) minmax(0, 1fr);
   width: min(calc(100% * var(--zoom)), calc((var(--wall-height) * var(--zoom) - 20px - var(--handle)) * var(--ratio) + 26px + var(--handle)));
@@ -276,33 +276,28 @@ function goOver(event: PointerEvent) {
 
 .handles button {
   position: absolute;
-  padding: 0;
-  border: 2px solid var(--ground);
+  border: 2px solid transparent;
   border-radius: 6px;
-  background: #e3e6e1;
+  background: #e3e6e1 content-box;
   cursor: pointer;
 }
 
 .handles.across button {
-  height: calc(var(--handle) - 2px);
+  height: var(--handle);
+  padding: 16px 0 2px;
 }
 
 .handles.down button {
-  width: calc(var(--handle) - 2px);
-}
-
-@media (pointer: coarse) {
-  .wall-grid {
-    --handle: 44px;
-  }
+  width: var(--handle);
+  padding: 0 2px 0 16px;
 }
 
 .handles button:hover {
-  background: var(--thread-rest);
+  background-color: var(--thread-rest);
 }
 
 .handles button.chosen {
-  background: var(--thread);
+  background-color: var(--thread);
 }
 
 .block {
