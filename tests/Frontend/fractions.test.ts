@@ -24,6 +24,7 @@ describe('numbers as a ruler shows them', () => {
     expect(asOnRuler('12 1/2 x 7/32, ≈4 1/8', 'in')).toBe('12 1/2 x 7/32, ≈4 1/8')
     expect(asOnRuler('4 1/10 and 1/3', 'in')).toBe('≈4 3/32 and ≈11/32')
     expect(asOnRuler('3 99/100', 'in')).toBe('≈4')
+    expect(asOnRuler('8.700000 x 0.5', 'in')).toBe('≈8 11/16 x 1/2')
   })
 
   it('are decimals in millimetres', () => {

@@ -53,7 +53,7 @@ const colour = (key: string) => props.fabrics.find((fabric) => fabric.key === ke
       <template v-if="cutting">
         <h3>Made for all blocks together</h3>
         <ul>
-          <li v-for="way in cutting.ways" :key="way.words">{{ way.words }}<template v-if="way.spare > 0">; {{ way.spare }} left over</template></li>
+          <li v-for="way in cutting.ways" :key="way.words"><FractionText :text="way.words" /><template v-if="way.spare > 0">; {{ way.spare }} left over</template></li>
         </ul>
         <h3>To buy, for everything together</h3>
         <ul class="cloth">

@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, useId, watch } from 'vue'
 import type { CrossingShown, FaceShown, FlapShown, JoinShown, Place, TurnNotPossible } from '@/api/types'
 import { allowance, mixed, wrongSide } from './colour'
+import { asOnRuler } from './fractions'
 import { along, boxRound, directionAngle, fromTheBack, middle, pointsText, pressAngle, rulerMarks, stretches } from './geometry'
 import StateMark from './StateMark.vue'
 import { nestingWords } from './words'
@@ -160,11 +161,11 @@ watch(
     <g v-if="!patches" class="ruler" :font-size="scale * 13" aria-hidden="true">
       <template v-for="mark in across" :key="`x${mark}`">
         <line :x1="face.width - mark" :x2="face.width - mark" :y1="-face.allowance" :y2="-face.allowance - scale * 5" :stroke-width="scale" />
-        <text :x="face.width - mark" :y="-face.allowance - scale * 9" text-anchor="middle">{{ mark }}</text>
+        <text :x="face.width - mark" :y="-face.allowance - scale * 9" text-anchor="middle">{{ asOnRuler(`${mark}`, face.units) }}</text>
       </template>
       <template v-for="mark in down" :key="`y${mark}`">
         <line :y1="mark" :y2="mark" :x1="-face.allowance" :x2="-face.allowance - scale * 5" :stroke-width="scale" />
-        <text :x="-face.allowance - scale * 9" :y="mark + scale * 4.5" text-anchor="end">{{ mark }}</text>
+        <text :x="-face.allowance - scale * 9" :y="mark + scale * 4.5" text-anchor="end">{{ asOnRuler(`${mark}`, face.units) }}</text>
       </template>
     </g>
     <defs>

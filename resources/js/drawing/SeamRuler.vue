@@ -2,12 +2,13 @@
 import { computed } from 'vue'
 import type { FabricShown, JoinSheetShown, Place } from '@/api/types'
 import { fractionParts } from './fractions'
+import { asOnRuler } from './fractions'
 import { pointsText, rulerMarks } from './geometry'
 import StateMark from './StateMark.vue'
 
 /** A join as the two edges lying on each other, to scale: the left part above, the right part below, the tape between. */
 /** isFar: to be read from an arm's length; lower, with larger figures, and with every mark's distance from the start. */
-const props = withDefaults(defineProps<{ join: JoinSheetShown; fabrics: FabricShown[]; units: string; isFar?: boolean }>(), { isFar: false })
+const props = withDefaults(defineProps<{ join: JoinSheetShown; fabrics: FabricShown[]; units: 'in' | 'mm'; isFar?: boolean }>(), { isFar: false })
 
 const unit = computed(() => length.value / 820)
 const band = computed(() => unit.value * (props.isFar ? 36 : 86))
@@ -62,7 +63,7 @@ const viewBox = computed(() =>
     <rect class="tape" :y="band" :width="length" :height="tape" />
     <g v-for="inch in rulerMarks(length).marks" :key="inch">
       <line class="tick" :x1="inch" :x2="inch" :y1="band" :y2="band + unit * 10" :stroke-width="unit" />
-      <text v-if="inch > 0" class="figure" :x="inch" :y="band + unit * 10 + figure" :font-size="figure" text-anchor="middle">{{ inch }}</text>
+      <text v-if="inch > 0" class="figure" :x="inch" :y="band + unit * 10 + figure" :font-size="figure" text-anchor="middle">{{ asOnRuler(`${inch}`, units) }}</text>
     </g>
     <g v-for="(mark, i) in join.marks" :key="`mark${i}`">
       <g v-for="s in [0, 1] as const" :key="s">

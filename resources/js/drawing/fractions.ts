@@ -27,6 +27,9 @@ const ON_RULER = new Set(['2', '4', '8', '16', '32', '64'])
 const FINEST = 32
 
 const FRACTION = /(≈?)(?:(\d+) )?(\d+)\/(\d+)/g
+const DECIMAL = /\d+\.\d+/g
+/** In inches, to the finest mark. */
+const onMarks = (number: number) => `${Math.abs(number * FINEST - Math.round(number * FINEST)) > 1e-6 ? '≈' : ''}${written(Math.round(number * FINEST), FINEST)}`
 const amount = (whole: string | undefined, above: string, below: string) => Number(whole ?? 0) + Number(above) / Number(below)
 const toHundredths = (number: number) => Math.round(number * 100) / 100
 
@@ -35,10 +38,10 @@ const toHundredths = (number: number) => Math.round(number * 100) / 100
  * is said to be about it.
  */
 export function asOnRuler(text: string, units: 'in' | 'mm'): string {
-  return text.replace(FRACTION, (as: string, about: string, whole: string | undefined, above: string, below: string) => {
+  return text.replace(DECIMAL, (as: string) => (units === 'mm' ? `${toHundredths(Number(as))}` : onMarks(Number(as)))).replace(FRACTION, (as: string, about: string, whole: string | undefined, above: string, below: string) => {
     const number = amount(whole, above, below)
     if (units === 'mm') return `${about !== '' || Math.abs(toHundredths(number) - number) > 1e-9 ? '≈' : ''}${toHundredths(number)}`
-    return ON_RULER.has(below) ? as : `≈${written(Math.round(number * FINEST), FINEST)}`
+    return ON_RULER.has(below) ? as : onMarks(number)
   })
 }
 

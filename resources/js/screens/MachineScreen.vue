@@ -585,4 +585,67 @@ footer {
     font-size: 17px;
   }
 }
+
+/* A desk at 400 %: everything scrolls but the main button. */
+@media (max-height: 420px) and (max-width: 599px) {
+  .machine {
+    display: block;
+    height: auto;
+    padding: 6px 10px 0;
+  }
+
+  header {
+    gap: 0 12px;
+    font-size: 15px;
+  }
+
+  .line {
+    display: none;
+  }
+
+  .put-down,
+  .caution {
+    font-size: 15px;
+  }
+
+  h1 {
+    font-size: 22px;
+  }
+
+  .text {
+    font-size: 18px;
+  }
+
+  .middle {
+    overflow: visible;
+  }
+
+  footer {
+    position: sticky;
+    bottom: 0;
+    z-index: 1;
+    flex-wrap: nowrap;
+    margin: 0 -10px;
+    padding: 4px 10px;
+    background: var(--ground);
+    overflow-x: auto;
+  }
+
+  .deed,
+  .pedal {
+    flex: none;
+    min-height: 48px;
+    font-size: 18px;
+  }
+
+  .done {
+    order: -1;
+    margin: 0;
+  }
+
+  .between,
+  .model {
+    display: none;
+  }
+}
 </style>

@@ -179,7 +179,7 @@ useStationKeys(() => [
         </div>
       </section>
       <section class="strip">
-        <p v-if="step !== null" class="instruction"><b>{{ shown.steps[step]?.title }}.</b> {{ shown.steps[step]?.text }}</p>
+        <p v-if="step !== null" class="instruction"><b>{{ shown.steps[step]?.title }}.</b> <FractionText :text="shown.steps[step]?.text ?? ''" /></p>
         <StepStrip :steps="shown.steps" :done="shown.stepsDone" :chosen="step" :face="shown.face" :joins="shown.joins" @choose="chooseStep" />
       </section>
     </main>

@@ -3,13 +3,14 @@ import { computed } from 'vue'
 import type { Build, FabricShown, Margin, UnitToMake } from '@/api/types'
 import ChoiceField from '@/components/controls/ChoiceField.vue'
 import CheckField from '@/components/controls/CheckField.vue'
+import { asOnRuler } from '@/drawing/fractions'
 import FractionText from '@/drawing/FractionText.vue'
 import UnitIcon from '@/drawing/UnitIcon.vue'
 import RulerOnUnit from './RulerOnUnit.vue'
 import WayStages from './WayStages.vue'
 
 /** One kind of unit: how many of each hand, the way it is made, step by step, and the others there are. */
-const props = defineProps<{ unit: UnitToMake; fabrics: FabricShown[]; units: string }>()
+const props = defineProps<{ unit: UnitToMake; fabrics: FabricShown[]; units: 'in' | 'mm' }>()
 const emit = defineEmits<{ way: [key: string]; margin: [margin: Margin]; build: [build: Build]; done: [isDone: boolean] }>()
 
 const byKey = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key, fabric])))
@@ -34,9 +35,9 @@ const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key
     <template v-if="way">
       <div v-if="unit.ways.length > 1" class="way">
         <span aria-hidden="true">Made</span>
-        <ChoiceField :model-value="unit.method" :label="`How ${unit.name} are made`" hides-label :choices="unit.ways.map((one) => ({ value: one.key, words: `${one.words}${one.over ? ` (${one.over})` : ''}`, disabled: one.batches === null }))" @update:model-value="emit('way', $event ?? '')" />
+        <ChoiceField :model-value="unit.method" :label="`How ${unit.name} are made`" hides-label :choices="unit.ways.map((one) => ({ value: one.key, words: asOnRuler(`${one.words}${one.over ? ` (${one.over})` : ''}`, units), disabled: one.batches === null }))" @update:model-value="emit('way', $event ?? '')" />
       </div>
-      <p v-for="one in unit.says" :key="one.text" :class="{ warn: one.wants === 'work' }">{{ one.text }}</p>
+      <p v-for="one in unit.says" :key="one.text" :class="{ warn: one.wants === 'work' }"><FractionText :text="one.text" /></p>
       <ul class="pieces">
         <li v-for="(piece, i) in way.pieces" :key="i">
           <span class="cloth" :style="{ background: byKey.get(piece.fabric)?.color }" />
@@ -46,11 +47,11 @@ const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key
       <ChoiceField v-if="unit.canComeEitherWay" class="way" :model-value="unit.build" label="Those built the other way" :choices="[{ value: 'alike', words: 'are not used: all alike' }, { value: 'as they come', words: 'are used as they come; the plan follows' }]" @update:model-value="emit('build', $event as Build)" />
       <CheckField v-if="way.pieces.length > 0" :model-value="way.pieces.some((piece) => piece.isLarger)" @update:model-value="emit('margin', $event ? 'larger' : 'exact')">cut larger, to square up</CheckField>
       <WayStages :stages="way.stages" :colours="colours" />
-      <p v-if="way.note" class="soft">{{ way.note }}</p>
-      <p v-if="way.bonus" class="soft">Sew the waste first, half an inch away, and each unit leaves {{ way.bonus }}.</p>
+      <p v-if="way.note" class="soft"><FractionText :text="way.note" /></p>
+      <p v-if="way.bonus" class="soft">Sew the waste first, {{ units === 'in' ? 'half an inch' : '12 mm' }} away, and each unit leaves <FractionText :text="way.bonus" />.</p>
       <div class="square-up">
         <RulerOnUnit :ruler="unit.ruler" :patches="unit.patches.map((patch) => ({ color: byKey.get(patch.fabric)?.color ?? '#fff', points: patch.points }))" />
-        <p>{{ unit.ruler.words }} Two sides first, half a turn, then the other two.</p>
+        <p><FractionText :text="unit.ruler.words" /> Two sides first, half a turn, then the other two.</p>
       </div>
     </template>
   </article>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { StageShown } from '@/api/types'
+import FractionText from '@/drawing/FractionText.vue'
 import StagePicture from '@/drawing/StagePicture.vue'
 
 /** A way to make a unit, stage by stage: what lies on the table, and what is done. */
@@ -11,7 +12,7 @@ defineProps<{ stages: StageShown[]; colours: Map<string, string> }>()
     <li v-for="(stage, i) in stages" :key="i">
       <StagePicture v-if="stage.things.length > 0" :stage="stage" :colours="colours" />
       <span v-else />
-      <span>{{ stage.words }}</span>
+      <FractionText :text="stage.words" />
     </li>
   </ol>
 </template>

@@ -19,7 +19,7 @@ watch(() => props.join, (join) => (size.value = join.measured ? [asTyped(join.me
     <h2>{{ join.title }} <span class="soft"><FractionText :text="join.finished" /> {{ face.units }} finished</span></h2>
     <SeamRuler :join="join" :fabrics="face.fabrics" :units="face.units" />
     <p v-for="one in join.says" :key="one.text" :class="{ soft: one.wants === 'nothing', warn: one.wants === 'work' }"><FractionText :text="one.text" /></p>
-    <p v-for="note in join.notes" :key="note">{{ note }}</p>
+    <p v-for="note in join.notes" :key="note"><FractionText :text="note" /></p>
     <table v-if="join.marks.length > 0">
       <thead><tr><th scope="col">from the {{ join.ends[0].name }}, raw</th><th scope="col">{{ join.leftName }}</th><th scope="col">{{ join.rightName }}</th><th scope="col">what to do</th></tr></thead>
       <tbody>

@@ -3,6 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { swatchAddress } from '@/api/client'
 import type { Place, WallCell, WallPlace, WallShown } from '@/api/types'
 import { useTouchOnWall } from '@/composables/useTouchOnWall'
+import { asOnRuler } from '@/drawing/fractions'
 import { patchAt, pointsText, rulerMarks } from '@/drawing/geometry'
 
 /** The block, face up, with rulers in finished units, a handle for each row and column, and the cells to choose from. */
@@ -168,10 +169,10 @@ function goOver(event: PointerEvent) {
 <template>
   <div class="wall-grid" :style="{ '--ratio': face.width / face.height, '--zoom': zoom }">
     <div class="ruler across" aria-hidden="true">
-      <span v-for="inch in rulerMarks(face.width).marks" :key="inch" :style="{ left: share(inch, face.width) }">{{ inch }}</span>
+      <span v-for="inch in rulerMarks(face.width).marks" :key="inch" :style="{ left: share(inch, face.width) }">{{ asOnRuler(`${inch}`, face.units) }}</span>
     </div>
     <div class="ruler down" aria-hidden="true">
-      <span v-for="inch in rulerMarks(face.height).marks" :key="inch" :style="{ top: share(inch, face.height) }">{{ inch }}</span>
+      <span v-for="inch in rulerMarks(face.height).marks" :key="inch" :style="{ top: share(inch, face.height) }">{{ asOnRuler(`${inch}`, face.units) }}</span>
     </div>
     <div class="handles across" role="group" aria-label="Columns">
       <button v-for="(column, i) in wall.columns" :key="i" type="button" :class="{ chosen: line?.axis === 'columns' && line.number === i + 1 }" :style="{ left: share(xs[i] ?? 0, face.width), width: share(column.width, face.width) }" :aria-label="`Column ${i + 1}, ${column.size} ${face.units}`" :title="`Column ${i + 1}: ${column.size} ${face.units}`" @click="emit('line', 'columns', i + 1)" />
@@ -239,6 +240,7 @@ function goOver(event: PointerEvent) {
   color: var(--soft);
   font-size: 13px;
   line-height: 20px;
+  pointer-events: none;
 }
 
 .ruler span {
@@ -246,6 +248,7 @@ function goOver(event: PointerEvent) {
 }
 
 .ruler.across {
+  top: 14px;
   grid-area: 1 / 3;
 }
 
@@ -254,6 +257,7 @@ function goOver(event: PointerEvent) {
 }
 
 .ruler.down {
+  left: 14px;
   grid-area: 3 / 1;
 }
 

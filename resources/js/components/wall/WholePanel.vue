@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { WallShown } from '@/api/types'
 import PointsAsked from '@/components/wall/PointsAsked.vue'
+import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
 import { useWallStore } from '@/stores/wall'
 
@@ -20,7 +21,7 @@ const store = useWallStore()
 <template>
   <section class="whole" aria-label="The whole block">
     <p v-if="otherHand" class="warn">{{ otherHand }}</p>
-    <p v-for="one in wall.says" :key="one.text" :class="{ warn: one.wants === 'work' }">{{ one.text }}</p>
+    <p v-for="one in wall.says" :key="one.text" :class="{ warn: one.wants === 'work' }"><FractionText :text="one.text" /></p>
     <PointsAsked v-for="ask in wall.asks" :key="ask.words" :wall="wall" :ask="ask" @meant="store.meantAt" @turn="(places) => store.edit({ do: 'move', places, turn: 180, mirrored: false })" />
     <button v-if="store.oddOnes.length > 0" type="button" class="link-button" @click="store.mend">Go to the next odd one</button>
     <button v-if="store.oddOnes.filter((cell) => cell.odd?.mend).length > 1" type="button" class="link-button" @click="store.mendAll">Mend all</button>
