@@ -17,6 +17,7 @@ use KeenSeam\Core\Making\Preference;
 use KeenSeam\Core\Making\Recipes\GooseFromHalfSquares;
 use KeenSeam\Core\Making\Way;
 use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthNotReadable;
 use KeenSeam\Core\Measure\LengthUnit;
 
 /** How a quilter wants a block cut, as it is kept with the block and sent by the screen. */
@@ -105,7 +106,11 @@ final readonly class CuttingChoices
         if ($this->marks !== null && ! in_array($this->marks, House::MARKS[$unit->value], true)) {
             throw ChoiceNotKnown::among('marks', array_map(strval(...), House::MARKS[$unit->value]));
         }
-        $width = $this->width === null ? null : Length::parse($this->width, $unit);
+        try {
+            $width = $this->width === null ? null : Length::parse($this->width, $unit);
+        } catch (LengthNotReadable $problem) {
+            throw $problem->at('/width');
+        }
         if ($width !== null && ! $width->isPositive()) {
             throw ChoiceNotKnown::count('width');
         }

@@ -8,6 +8,7 @@ use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Layout\Spot;
 use KeenSeam\Core\Measure\Length;
+use KeenSeam\Core\Measure\LengthNotReadable;
 use KeenSeam\Core\Measure\LengthUnit;
 use KeenSeam\Core\Top\Top;
 use KeenSeam\Core\Top\TopPlace;
@@ -84,7 +85,11 @@ final readonly class EditFields
 
     public function length(string $field, LengthUnit $unit): Length
     {
-        return Length::parse($this->text($field), $unit);
+        try {
+            return Length::parse($this->text($field), $unit);
+        } catch (LengthNotReadable $problem) {
+            throw $problem->at('/'.$field);
+        }
     }
 
     /** Two shares of a cell, as texts: "1/3", "0.5". */

@@ -6,6 +6,7 @@ import { useTypeGrowth } from '@/composables/useTypeSize'
 import { useHouseStore } from '@/stores/house'
 
 const SettingsDialog = defineAsyncComponent(() => import('@/components/settings/SettingsDialog.vue'))
+const TipBubble = defineAsyncComponent(() => import('@/components/TipBubble.vue'))
 const house = useHouseStore()
 const wasOpened = computed<boolean>((before) => before === true || house.isOpen)
 useKeysInSight()
@@ -25,6 +26,7 @@ function toTheWork() {
   <a class="skip" href="#" @click.prevent="toTheWork">Skip to the work</a>
   <RouterView />
   <SettingsDialog v-if="wasOpened" />
+  <TipBubble />
 </template>
 
 <style scoped>

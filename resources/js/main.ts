@@ -5,6 +5,7 @@ import './styles/drawing.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { tip } from './directives/tip'
 import { router } from './router'
 
 // The other stations come when there is nothing else to do, so that they open at once and without the server.
@@ -17,4 +18,4 @@ void router.isReady().then(() =>
   }, 1500),
 )
 
-createApp(App).use(createPinia()).use(router).mount('#app')
+createApp(App).directive('tip', tip).use(createPinia()).use(router).mount('#app')

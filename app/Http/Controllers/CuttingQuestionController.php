@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Documents\PatternDocument;
 use App\House\House;
 use App\Models\ShelfBlock;
+use App\Wall\EditFields;
 use App\Wall\EditNotReadable;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
@@ -76,7 +77,7 @@ final readonly class CuttingQuestionController
         $width = $sewn->face->block->finishedWidth->in($sewn->face->block->unit);
         $given = $request->input('sizes');
         $texts = array_slice(preg_split('~\s*,\s*~', trim(is_string($given) ? $given : ''), -1, PREG_SPLIT_NO_EMPTY) ?: [], 0, 6);
-        $sizes = array_map(static fn (string $text): Fraction => Length::parse($text, $sewn->face->block->unit)->in($sewn->face->block->unit), $texts);
+        $sizes = array_map(static fn (string $text): Fraction => (new EditFields(['sizes' => $text]))->length('sizes', $sewn->face->block->unit)->in($sewn->face->block->unit), $texts);
 
         return new JsonResponse(['sizes' => array_map(fn (Fraction $size): array => $this->atSize($sewn, $size->dividedBy($width), $question), $sizes)]);
     }
@@ -183,7 +184,7 @@ final readonly class CuttingQuestionController
     private function length(Request $request, string $field, Construction $sewn): Fraction
     {
         $text = $request->input($field);
-        $length = is_string($text) && mb_strlen($text) < 40 ? Length::parse($text, $sewn->face->block->unit) : throw EditNotReadable::field($field, 'length');
+        $length = is_string($text) && mb_strlen($text) < 40 ? (new EditFields([$field => $text]))->length($field, $sewn->face->block->unit) : throw EditNotReadable::field($field, 'length');
 
         return $length->isPositive() ? $length->in($sewn->face->block->unit) : throw EditNotReadable::field($field, 'length above zero');
     }

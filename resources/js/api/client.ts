@@ -1,4 +1,5 @@
 import { shallowRef } from 'vue'
+import { refused, taken } from '@/composables/useRefusal'
 import { pressShown } from './changes'
 import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, HouseShown, HouseSwitched, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TagsKept, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
@@ -324,7 +325,12 @@ async function ask<Answer>(method: string, path: string, sent: Sent = {}): Promi
   awaited.value = null
   if (response.status === 204) return null as Answer
   const body: unknown = await response.json().catch(() => null)
-  if (!response.ok) throw problemFrom(body)
+  if (!response.ok) {
+    const problem = problemFrom(body)
+    refused({ where: problem.where, words: problem.message })
+    throw problem
+  }
+  if (method !== 'GET') taken()
   return body as Answer
 }
 

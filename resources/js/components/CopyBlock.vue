@@ -32,7 +32,7 @@ async function copy() {
 <template>
   <form class="copy-block" :aria-label="`Copy ${block.name}`" @submit.prevent="copy">
     <TextField v-model="name" label="Name" />
-    <div class="size">Finished <TextField v-model="width" label="Finished width" hides-label size="short" /> x <TextField v-model="height" label="Finished height" hides-label size="short" :after="block.unit" /></div>
+    <div class="size">Finished <TextField v-model="width" field="width" label="Finished width" hides-label size="short" /> x <TextField v-model="height" field="height" label="Finished height" hides-label size="short" :after="block.unit" /></div>
     <p class="soft">Order, pressing, locks and ways go with it as far as they fit; what is sewn stays with the first.</p>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <div><ElButton type="primary" native-type="submit" :disabled="isBusy">Make the copy</ElButton><ElButton @click="emit('close')">Not now</ElButton></div>

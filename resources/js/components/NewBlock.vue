@@ -36,9 +36,13 @@ const figure = ref<'dark' | 'light'>('dark')
 const isBusy = ref(false)
 /** What a block commonly measures in each unit; sizes the quilter wrote herself stay as she wrote them. */
 const usual = { in: '12', mm: '300' }
-watch(units, (now, before) => {
-  for (const side of ['width', 'height'] as const) if (fields.value[side].trim() === usual[before]) fields.value[side] = usual[now]
-})
+watch(
+  units,
+  (now, before) => {
+    for (const side of ['width', 'height'] as const) if (fields.value[side].trim() === usual[before ?? 'in']) fields.value[side] = usual[now]
+  },
+  { immediate: true },
+)
 
 const asked = computed(() => ({ ...fields.value, units: units.value, figure: figure.value }))
 let timer: ReturnType<typeof setTimeout> | undefined

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { isBesideItsField } from '@/composables/useRefusal'
+
+/** What went wrong, unless it stands beside the field it is about. */
 defineProps<{ text: string }>()
 const emit = defineEmits<{ close: [] }>()
 </script>
 
 <template>
-  <div class="problem-note" role="alert">
+  <div v-if="!isBesideItsField(text)" class="problem-note" role="alert">
     <p>{{ text }}</p>
     <slot />
     <button type="button" @click="emit('close')">Close</button>

@@ -24,7 +24,7 @@ const verbs = { join: 'Sew', press: 'Press', 'lay-out': 'Lay out' } as const
 <template>
   <ol ref="strip" class="step-strip" aria-label="Steps in the order of work; the arrow keys go along" @keydown="go">
     <li v-for="(step, i) in steps" :key="i">
-      <button type="button" class="step" :class="{ chosen: chosen === i, done: i < done }" :aria-pressed="chosen === i" :title="step.text" :data-step="i" :tabindex="i === Math.min(at, steps.length - 1) ? 0 : -1" @focus="at = i" @click="emit('choose', i)">
+      <button v-tip="step.text" type="button" class="step" :class="{ chosen: chosen === i, done: i < done }" :aria-pressed="chosen === i" :data-step="i" :tabindex="i === Math.min(at, steps.length - 1) ? 0 : -1" @focus="at = i" @click="emit('choose', i)">
         <span class="what">{{ verbs[step.do] }}<svg v-if="i < done" viewBox="0 0 16 16" aria-label="done"><path d="M3 8.5 L6.5 12 L13 4.5" /></svg></span>
         <span class="title">{{ step.title }}</span>
         <BlockFace class="picture" :face="face" :joins="joins" :highlighted="step.joins" :patches="step.patches" :pixels="64" label="" aria-hidden="true" />

@@ -19,7 +19,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 <template>
   <ElPopover v-model:visible="isOpen" trigger="click" :width="300" placement="bottom-start" :persistent="false">
     <template #reference>
-      <button type="button" class="trade-word" :aria-expanded="isOpen" :title="`What is “${told.word}”?`"><slot>{{ told.word }}</slot></button>
+      <button v-tip="`What is “${told.word}”?`" type="button" class="trade-word" :aria-expanded="isOpen"><slot>{{ told.word }}</slot></button>
     </template>
     <div class="card" role="note">
       <h3>{{ told.word }}</h3>

@@ -95,7 +95,7 @@ async function load() {
         </div>
         <CountField :model-value="shown.choices.blocks" label="Blocks" :max="400" @update:model-value="choose({ blocks: $event })" />
         <ChoiceField :model-value="shown.choices.preference" label="What counts most" :choices="shown.preferences.map((one) => ({ value: one.preference, words: one.words }))" @update:model-value="choose({ preference: $event ?? '', ways: {} })" />
-        <TextField :model-value="asTyped(shown.width, shown.face.units)" label="Fabric width" size="short" :after="shown.face.units" @done="choose({ width: $event })" />
+        <TextField :model-value="asTyped(shown.width, shown.face.units)" field="width" label="Fabric width" size="short" :after="shown.face.units" @done="choose({ width: $event })" />
         <ChoiceField :model-value="shown.choices.marks ?? 0" label="Ruler" :choices="rulers" @update:model-value="choose({ marks: $event === 0 ? null : $event })" />
         <p class="saved soft" role="status">{{ problem ? 'Not saved' : waiting > 0 ? 'Saving' : 'Saved' }}</p>
         <StationHints at="cut" />

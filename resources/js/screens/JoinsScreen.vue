@@ -120,8 +120,8 @@ async function told(work: () => Promise<void>) {
           <p v-if="shown.edgeTips > 0" class="soft">{{ counted(shown.edgeTips, 'tip ends', 'tips end') }} one allowance inside the raw edge of the block. Right so: the next seam is there.</p>
           <p v-if="shown.advice" class="warn" role="status">{{ shown.advice }}</p>
           <ChoiceField :model-value="shown.squareUp" label="Squared up before joining" :choices="[{ value: 'units', words: 'every unit' }, { value: 'none', words: 'nothing' }]" @update:model-value="choose(shown.isMeasured ? shown.takeUp : null, $event as 'units' | 'none')" />
-          <TextField :model-value="asTyped(shown.leave, shown.face.units)" label="Left alone up to" size="short" :after="shown.face.units" @done="choose(shown.isMeasured ? shown.takeUp : null, shown.squareUp, { leave: $event, ease: asTyped(shown.ease, shown.face.units) })" />
-          <TextField :model-value="asTyped(shown.ease, shown.face.units)" label="Eased up to" size="short" :after="shown.face.units" @done="choose(shown.isMeasured ? shown.takeUp : null, shown.squareUp, { leave: asTyped(shown.leave, shown.face.units), ease: $event })" />
+          <TextField :model-value="asTyped(shown.leave, shown.face.units)" field="leave" label="Left alone up to" size="short" :after="shown.face.units" @done="choose(shown.isMeasured ? shown.takeUp : null, shown.squareUp, { leave: $event, ease: asTyped(shown.ease, shown.face.units) })" />
+          <TextField :model-value="asTyped(shown.ease, shown.face.units)" field="ease" label="Eased up to" size="short" :after="shown.face.units" @done="choose(shown.isMeasured ? shown.takeUp : null, shown.squareUp, { leave: asTyped(shown.leave, shown.face.units), ease: $event })" />
           <SeamTest :units="shown.face.units" :is-busy="isBusy" @tested="tested" />
           <MeetingChance :block="block" :version="shown.block.version" :units="shown.face.units" @told="chances = $event" />
           <button v-if="shown.isMeasured" type="button" class="link-button" @click="choose(null, shown.squareUp)">Back to seams as they should be</button>

@@ -168,8 +168,8 @@ useStationKeys(() => [
         <h2 class="back-title">
           Back <span class="soft">{{ isPlyMap ? 'layers of cloth; figures are the most at each crossing' : shown.joins.length > 800 ? 'the arrow of the seam you look at; marks where crossings do not nest' : 'arrows show where the allowances lie' }}</span>
           <span class="back-and-forth" role="group" aria-label="Undo and redo">
-            <button type="button" class="link-button" :disabled="shown.undo === null || press.isSaving" :title="shown.undo ? `Undo: ${shown.undo} (Ctrl Z)` : 'Nothing to undo'" @click="press.undo">Undo</button>
-            <button type="button" class="link-button" :disabled="shown.redo === null || press.isSaving" :title="shown.redo ? `Redo: ${shown.redo} (Ctrl Y)` : 'Nothing to redo'" @click="press.redo">Redo</button>
+            <button v-tip="shown.undo ? `Undo: ${shown.undo} (Ctrl Z)` : 'Nothing to undo'" type="button" class="link-button" :disabled="shown.undo === null || press.isSaving" @click="press.undo">Undo</button>
+            <button v-tip="shown.redo ? `Redo: ${shown.redo} (Ctrl Y)` : 'Nothing to redo'" type="button" class="link-button" :disabled="shown.redo === null || press.isSaving" @click="press.redo">Redo</button>
           </span>
           <button type="button" class="link-button turn" :aria-pressed="isPlyMap" @click="isPlyMap = !isPlyMap">{{ isPlyMap ? 'Show the cloth' : 'Show the layers' }}</button>
         </h2>

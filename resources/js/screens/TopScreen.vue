@@ -220,7 +220,7 @@ function press(event: KeyboardEvent) {
         </p>
       </div>
       <div class="deeds">
-        <ElButton :disabled="!shown?.undo" :title="shown?.undo ?? ''" @click="shown && told(async () => shown && take(await api.undoTop(top, shown.version)))">Take back{{ shown?.undo ? `: ${shown.undo.toLowerCase()}` : '' }}</ElButton>
+        <ElButton v-tip="shown?.undo ?? ''" :disabled="!shown?.undo" @click="shown && told(async () => shown && take(await api.undoTop(top, shown.version)))">Take back{{ shown?.undo ? `: ${shown.undo.toLowerCase()}` : '' }}</ElButton>
         <a class="link-button" :href="api.topFileAddress(top)" download>Keep as a file</a>
         <RouterLink class="link-button" :to="{ name: 'sew-top', params: { top } }">To the machine</RouterLink>
         <SettingsButton />

@@ -262,10 +262,10 @@ function placeKind(kind: string, asOne: boolean) {
         </div>
         <div class="follow"><span aria-hidden="true">Copies follow</span> <ChoiceField v-model="wall.follow" label="Copies follow" hides-label :choices="follows.map((one) => ({ value: one.name, words: one.words }))" /></div>
         <div class="tools">
-          <button type="button" :disabled="shown.history.undo === null" :title="shown.history.undo ? `Undo: ${shown.history.undo} (Ctrl Z)` : 'Nothing to undo'" @click="wall.undo">Undo</button>
-          <button type="button" :disabled="shown.history.redo === null" :title="shown.history.redo ? `Do again: ${shown.history.redo} (Ctrl Y)` : 'Nothing to do again'" @click="wall.redo">Redo</button>
-          <button type="button" :aria-pressed="isGrey" title="Grey view (G)" @click="isGrey = !isGrey">{{ isGrey ? 'Colour' : 'Grey' }}</button>
-          <button type="button" title="The keys (?)" @click="help?.show()">Keys</button>
+          <button v-tip="shown.history.undo ? `Undo: ${shown.history.undo} (Ctrl Z)` : 'Nothing to undo'" type="button" :disabled="shown.history.undo === null" @click="wall.undo">Undo</button>
+          <button v-tip="shown.history.redo ? `Do again: ${shown.history.redo} (Ctrl Y)` : 'Nothing to do again'" type="button" :disabled="shown.history.redo === null" @click="wall.redo">Redo</button>
+          <button v-tip="'Grey view (G)'" type="button" :aria-pressed="isGrey" @click="isGrey = !isGrey">{{ isGrey ? 'Colour' : 'Grey' }}</button>
+          <button v-tip="'The keys (?)'" type="button" @click="help?.show()">Keys</button>
         </div>
         <p class="saved soft" role="status">{{ wall.isUnsent ? 'Waiting to be saved' : wall.problem ? 'Not saved' : wall.isSaving ? 'Saving' : 'Saved' }}</p>
         <StationHints at="wall" />
@@ -298,8 +298,8 @@ function placeKind(kind: string, asOne: boolean) {
         />
       </div>
       <div v-if="wall.drawing === null" class="zoom" role="group" aria-label="Size of the wall">
-        <button type="button" aria-label="Smaller wall" title="Smaller" :disabled="zoom <= 1" @click="zoom = Math.max(1, zoom / 1.5)">−</button>
-        <button type="button" aria-label="Larger wall" title="Larger" :disabled="zoom >= MOST_ZOOM" @click="zoom = Math.min(MOST_ZOOM, zoom * 1.5)">+</button>
+        <button v-tip="'Smaller'" type="button" aria-label="Smaller wall" :disabled="zoom <= 1" @click="zoom = Math.max(1, zoom / 1.5)">−</button>
+        <button v-tip="'Larger'" type="button" aria-label="Larger wall" :disabled="zoom >= MOST_ZOOM" @click="zoom = Math.min(MOST_ZOOM, zoom * 1.5)">+</button>
       </div>
       <footer v-if="figure && ground && second">
         <UnitTray v-if="wall.board === null" :kinds="[...tray, ...own]" :figure="figure" :ground="ground" :second="second" :is-several="wall.selected.length > 1" :is-as-one="isAsOne" @place="placeKind" @as-one="isAsOne = !isAsOne" />

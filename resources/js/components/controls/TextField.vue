@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { ElInput } from 'element-plus/es/components/input/index'
 import 'element-plus/es/components/input/style/css'
+import { useRefusal } from '@/composables/useRefusal'
 
 /** A line of text; it is told when it is finished, by Enter or by leaving it, and only where it changed. */
-withDefaults(defineProps<{ label?: string; hidesLabel?: boolean; placeholder?: string; maxlength?: number; error?: string; after?: string; required?: boolean; disabled?: boolean; size?: 'wide' | 'short' }>(), {
+const props = withDefaults(defineProps<{ label?: string; /** As the server names it where it refuses what is typed. */ field?: string; hidesLabel?: boolean; placeholder?: string; maxlength?: number; error?: string; after?: string; required?: boolean; disabled?: boolean; size?: 'wide' | 'short' }>(), {
   label: '',
+  field: '',
   placeholder: '',
   maxlength: 120,
   error: '',
@@ -15,6 +17,8 @@ withDefaults(defineProps<{ label?: string; hidesLabel?: boolean; placeholder?: s
 const value = defineModel<string>({ required: true })
 const emit = defineEmits<{ done: [value: string] }>()
 
+const refusal = useRefusal(() => props.field)
+const wrong = computed(() => props.error || refusal.value)
 const typed = ref(value.value)
 watch(value, (now) => (typed.value = now))
 function finish() {
@@ -29,10 +33,10 @@ function type(now: string) {
 </script>
 
 <template>
-  <label class="text-field" :class="[size, { wrong: error !== '' }]">
+  <label class="text-field" :class="[size, { wrong: wrong !== '' }]">
     <span v-if="label && !hidesLabel" class="name">{{ label }}</span>
-    <span class="line"><ElInput :model-value="typed" :aria-label="hidesLabel ? label : undefined" :placeholder="placeholder" :maxlength="maxlength" :required="required" :disabled="disabled" :aria-invalid="error !== '' || undefined" @update:model-value="type" @change="finish" /><span v-if="after" class="soft">{{ after }}</span></span>
-    <span v-if="error" class="error" role="alert">{{ error }}</span>
+    <span class="line"><ElInput :model-value="typed" :aria-label="hidesLabel ? label : undefined" :placeholder="placeholder" :maxlength="maxlength" :required="required" :disabled="disabled" :aria-invalid="wrong !== '' || undefined" @update:model-value="type" @change="finish" /><span v-if="after" class="soft">{{ after }}</span></span>
+    <span v-if="wrong" class="error" role="alert">{{ wrong }}</span>
   </label>
 </template>
 

@@ -66,7 +66,7 @@ async function pick(event: Event) {
       <summary>How large from what I have?</summary>
       <form @submit.prevent="askLargest">
         <ChoiceField v-model="as" label="Cloth at hand" hides-label :choices="[{ value: 'square', words: 'squares of' }, { value: 'strip', words: 'strips of' }]" />
-        <TextField v-model="side" label="Their size" hides-label size="short" :after="cutting.face.units" />
+        <TextField v-model="side" field="size" label="Their size" hides-label size="short" :after="cutting.face.units" />
         <button type="submit" class="ask">Tell me</button>
       </form>
       <template v-if="largest">
@@ -79,7 +79,7 @@ async function pick(event: Event) {
     </details>
     <details>
       <summary>At other sizes</summary>
-      <form @submit.prevent="askSizes"><TextField v-model="sizes" :placeholder="cutting.face.units === 'in' ? '6, 9, 15' : '150, 225, 375'" label="Finished widths, with commas" hides-label :after="cutting.face.units" /> <button type="submit" class="ask">Compare</button></form>
+      <form @submit.prevent="askSizes"><TextField v-model="sizes" :placeholder="cutting.face.units === 'in' ? '6, 9, 15' : '150, 225, 375'" field="sizes" label="Finished widths, with commas" hides-label :after="cutting.face.units" /> <button type="submit" class="ask">Compare</button></form>
       <table v-if="others.length > 0">
         <thead><tr><th scope="col">finished</th><th scope="col">what is cut, and what the units measure raw</th></tr></thead>
         <tbody>

@@ -25,8 +25,8 @@ watch(() => props.join, (join) => (size.value = join.measured ? [asTyped(join.me
       <tbody>
         <tr v-for="(mark, i) in join.marks" :key="i" :data-verdict="mark.verdict ?? undefined">
           <td><FractionText :text="mark.from_edge[0]" /><template v-if="mark.from_edge[1] !== mark.from_edge[0]">, <FractionText :text="mark.from_edge[1]" /></template></td>
-          <td>{{ mark.left }}</td>
-          <td>{{ mark.right }}</td>
+          <td :data-side="join.leftName">{{ mark.left }}</td>
+          <td :data-side="join.rightName">{{ mark.right }}</td>
           <td>{{ mark.do }} {{ mark.feed }}<b v-if="mark.misses"> <FractionText :text="mark.misses" /></b></td>
         </tr>
       </tbody>
@@ -88,5 +88,35 @@ td:first-child {
 
 .measure input {
   width: 80px;
+}
+
+/* On a phone each mark is an entry of a list. */
+@media (max-width: 600px) {
+  thead {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+
+  tr {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 18px;
+    padding: 10px 0;
+    border-top: 1px solid var(--hair);
+  }
+
+  table td {
+    padding: 0;
+    border: 0;
+  }
+
+  td[data-side]::before {
+    content: attr(data-side) ': ';
+    color: var(--soft);
+  }
+
+  td:last-child {
+    flex-basis: 100%;
+  }
 }
 </style>

@@ -40,10 +40,10 @@ async function ask() {
 <template>
   <form aria-label="How sure is it" @submit.prevent="ask">
     <h3>How sure is it?</h3>
-    <TextField v-model="scatter.sewing" label="Sewing off by" size="short" :after="units" />
-    <TextField v-model="scatter.cutting" label="Cutting off by" size="short" :after="units" />
-    <TextField v-model="scatter.folding" label="Fold, where pressed to a side" size="short" :after="units" />
-    <TextField v-model="scatter.tolerance" label="May be eased" size="short" :after="units" />
+    <TextField v-model="scatter.sewing" field="sewing" label="Sewing off by" size="short" :after="units" />
+    <TextField v-model="scatter.cutting" field="cutting" label="Cutting off by" size="short" :after="units" />
+    <TextField v-model="scatter.folding" field="folding" label="Fold, where pressed to a side" size="short" :after="units" />
+    <TextField v-model="scatter.tolerance" field="tolerance" label="May be eased" size="short" :after="units" />
     <ElButton native-type="submit" :disabled="isBusy">Try it 4000 times</ElButton>
     <template v-if="chance">
       <p v-if="'tooMany' in chance">More than {{ chance.tooMany }} joins take too long to try.</p>

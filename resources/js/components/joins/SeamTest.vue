@@ -18,8 +18,8 @@ const test = ref<SeamTestGiven>({ strips: 3, width: props.units === 'mm' ? '40' 
     <h3>Seam test</h3>
     <p class="soft">Cut strips, sew them side by side as you always do, press, and measure across all of them.</p>
     <CountField v-model="test.strips" label="Strips" :min="2" :max="20" />
-    <TextField v-model="test.width" label="Each cut" size="short" :after="units" />
-    <TextField v-model="test.measured" label="Together" size="short" required :after="units" />
+    <TextField v-model="test.width" field="width" label="Each cut" size="short" :after="units" />
+    <TextField v-model="test.measured" field="measured" label="Together" size="short" required :after="units" />
     <TextField :model-value="test.notes ?? ''" label="Machine, thread" @update:model-value="test.notes = $event" />
     <ElButton native-type="submit" type="primary" :disabled="isBusy">Work it out</ElButton>
   </form>

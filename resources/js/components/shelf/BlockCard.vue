@@ -25,7 +25,7 @@ const progress = computed(() => {
 
 <template>
   <li>
-    <RouterLink class="open" :to="{ name: block.stoppedAt, params: { block: block.id } }" :aria-label="`Open ${block.name}`" :title="`Opens ${words[block.stoppedAt]}`">
+    <RouterLink v-tip="`Opens ${words[block.stoppedAt]}`" class="open" :to="{ name: block.stoppedAt, params: { block: block.id } }" :aria-label="`Open ${block.name}`">
       <img :src="block.picture" :alt="`${block.name}, face`" loading="lazy" width="300" :height="Math.round((300 * block.height) / block.width)" />
     </RouterLink>
     <div class="caption">

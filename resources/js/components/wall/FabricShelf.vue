@@ -13,7 +13,7 @@ const fill = (one: WallFabric) => (one.swatch ? `center / cover url(${swatchAddr
 <template>
   <section class="fabric-shelf" aria-label="Fabrics">
     <div class="chips" role="radiogroup" aria-label="Fabric for the figure" @keydown="radioKeys">
-      <button v-for="one in fabrics" :key="one.key" type="button" role="radio" :aria-checked="one.key === figure" :tabindex="one.key === figure ? 0 : -1" :class="{ chosen: one.key === figure }" :data-fabric="one.key" :title="one.name" @click="emit('choose', one.key)">
+      <button v-for="one in fabrics" :key="one.key" v-tip="one.name" type="button" role="radio" :aria-checked="one.key === figure" :tabindex="one.key === figure ? 0 : -1" :class="{ chosen: one.key === figure }" :data-fabric="one.key" @click="emit('choose', one.key)">
         <span class="cloth" :style="{ background: fill(one) }" />
         <span class="name">{{ one.name }}</span>
       </button>

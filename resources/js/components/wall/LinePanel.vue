@@ -19,7 +19,7 @@ watch(() => lines.value[props.number - 1]?.size, (now) => (size.value = asTyped(
   <section class="line-panel" :aria-label="`${one} ${number}`">
     <h2>{{ one.charAt(0).toUpperCase() + one.slice(1) }} {{ number }}</h2>
     <form @submit.prevent="emit('edit', { do: 'size-line', axis, number, size })">
-      <TextField v-model="size" :label="`${axis === 'columns' ? 'Width' : 'Height'}, finished`" size="short" :after="wall.face.units" />
+      <TextField v-model="size" field="size" :label="`${axis === 'columns' ? 'Width' : 'Height'}, finished`" size="short" :after="wall.face.units" />
       <button type="submit">Set</button>
     </form>
     <div class="deeds">

@@ -76,10 +76,10 @@ watch(
     </div>
     <p v-if="one?.different" class="warning"><b>Not as in the picture:</b> {{ one.different }}.</p>
     <div class="deeds" role="group" aria-label="Do with it">
-      <button type="button" title="Turn a quarter clockwise (T)" @click="emit('move', { turn: 90, mirrored: false })"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M19 13 A7.5 7.5 0 1 0 12 20 M19 13 L22.5 9.5 M19 13 L15 10" /></svg>Turn</button>
-      <button type="button" title="Flip left to right (M)" @click="emit('move', { turn: 0, mirrored: true })"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M12 3 V21 M9 7 L3 17 H9Z M15 7 L21 17 H15Z" /></svg>Mirror</button>
-      <button type="button" title="Swap its fabrics (S)" @click="emit('swap')"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M4 8 H19 M15 4 L19 8 L15 12 M20 16 H5 M9 12 L5 16 L9 20" /></svg>Swap</button>
-      <button type="button" title="Back to a plain patch (Delete)" @click="emit('clear')"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M5 5 H19 V19 H5Z" /></svg>Clear</button>
+      <button v-tip="'Turn a quarter clockwise (T)'" type="button" @click="emit('move', { turn: 90, mirrored: false })"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M19 13 A7.5 7.5 0 1 0 12 20 M19 13 L22.5 9.5 M19 13 L15 10" /></svg>Turn</button>
+      <button v-tip="'Flip left to right (M)'" type="button" @click="emit('move', { turn: 0, mirrored: true })"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M12 3 V21 M9 7 L3 17 H9Z M15 7 L21 17 H15Z" /></svg>Mirror</button>
+      <button v-tip="'Swap its fabrics (S)'" type="button" @click="emit('swap')"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M4 8 H19 M15 4 L19 8 L15 12 M20 16 H5 M9 12 L5 16 L9 20" /></svg>Swap</button>
+      <button v-tip="'Back to a plain patch (Delete)'" type="button" @click="emit('clear')"><svg viewBox="0 0 24 24" aria-hidden="true"><path d="M5 5 H19 V19 H5Z" /></svg>Clear</button>
     </div>
     <FlippedCorners v-if="one?.corners" :wall="wall" :cell="one" @corner="(corner, size) => emit('corner', corner, size)" @corner-to="(from, to) => emit('cornerTo', from, to)" />
     <div v-if="one && overTwo.length > 0" class="more">
@@ -87,10 +87,10 @@ watch(
       <button v-for="two in overTwo" :key="two.words" type="button" class="link-button" @click="emit('lay', two.entry)">Over two places, {{ two.words }}</button>
     </div>
     <div class="more">
-      <button type="button" class="link-button" title="D" @click="emit('draw')">{{ one ? 'Draw it by cutting' : 'Draw one unit over these' }}</button>
+      <button v-tip="'Key: D'" type="button" class="link-button" @click="emit('draw')">{{ one ? 'Draw it by cutting' : 'Draw one unit over these' }}</button>
       <button v-if="cells.length > 1" type="button" class="link-button" @click="emit('group')">Make a small grid of these</button>
       <template v-if="one?.kind === 'grid'">
-        <button type="button" class="link-button" title="E" @click="emit('open')">Go into the small grid</button>
+        <button v-tip="'Key: E'" type="button" class="link-button" @click="emit('open')">Go into the small grid</button>
         <button type="button" class="link-button" @click="emit('openOut')">Open it into cells</button>
       </template>
     </div>

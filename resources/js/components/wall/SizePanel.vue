@@ -39,7 +39,7 @@ function rename() {
       <ChoiceField :model-value="wall.allowance" label="Seam allowance" :choices="allowances.map((one) => ({ value: one, words: `${asOnRuler(one, wall.face.units)} ${wall.face.units}` }))" @update:model-value="emit('edit', { do: 'allowance', size: $event ?? '' })" />
       <form @submit.prevent="emit('edit', { do: 'size', width, height })">
         <p>Finished</p>
-        <TextField v-model="width" label="Finished width" hides-label size="short" /> x <TextField v-model="height" label="Finished height" hides-label size="short" :after="wall.face.units" />
+        <TextField v-model="width" field="width" label="Finished width" hides-label size="short" /> x <TextField v-model="height" field="height" label="Finished height" hides-label size="short" :after="wall.face.units" />
         <button type="submit">Set</button>
       </form>
       <div class="units">

@@ -11,7 +11,7 @@ const color = { f: () => props.figure.color, g: () => props.ground.color, s: () 
 
 <template>
   <section class="unit-tray" aria-label="Units to place">
-    <button v-for="(kind, i) in kinds" :key="kind.kind" type="button" :data-kind="kind.kind" :title="i < 10 ? `${kind.name} (${(i + 1) % 10}; with Shift, one over all chosen places)` : kind.name" @click="emit('place', kind.kind, $event.shiftKey)">
+    <button v-for="(kind, i) in kinds" :key="kind.kind" v-tip="i < 10 ? `${kind.name} (${(i + 1) % 10}; with Shift, one over all chosen places)` : kind.name" type="button" :data-kind="kind.kind" @click="emit('place', kind.kind, $event.shiftKey)">
       <UnitIcon :ratio="kind.ratio" :patches="kind.patches.map((patch) => ({ color: color[patch.role](), points: patch.points }))" />
       <span class="visually-hidden">Place {{ kind.name }}</span>
       <span v-if="i < 10" class="digit" aria-hidden="true">{{ (i + 1) % 10 }}</span>

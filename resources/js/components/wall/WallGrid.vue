@@ -175,10 +175,10 @@ function goOver(event: PointerEvent) {
       <span v-for="inch in rulerMarks(face.height).marks" :key="inch" :style="{ top: share(inch, face.height) }">{{ asOnRuler(`${inch}`, face.units) }}</span>
     </div>
     <div class="handles across" role="group" aria-label="Columns">
-      <button v-for="(column, i) in wall.columns" :key="i" type="button" :class="{ chosen: line?.axis === 'columns' && line.number === i + 1 }" :style="{ left: share(xs[i] ?? 0, face.width), width: share(column.width, face.width) }" :aria-label="`Column ${i + 1}, ${column.size} ${face.units}`" :title="`Column ${i + 1}: ${column.size} ${face.units}`" @click="emit('line', 'columns', i + 1)" />
+      <button v-for="(column, i) in wall.columns" :key="i" v-tip="`Column ${i + 1}: ${column.size} ${face.units}`" type="button" :class="{ chosen: line?.axis === 'columns' && line.number === i + 1 }" :style="{ left: share(xs[i] ?? 0, face.width), width: share(column.width, face.width) }" :aria-label="`Column ${i + 1}, ${column.size} ${face.units}`" @click="emit('line', 'columns', i + 1)" />
     </div>
     <div class="handles down" role="group" aria-label="Rows">
-      <button v-for="(row, i) in wall.rows" :key="i" type="button" :class="{ chosen: line?.axis === 'rows' && line.number === i + 1 }" :style="{ top: share(ys[i] ?? 0, face.height), height: share(row.width, face.height) }" :aria-label="`Row ${i + 1}, ${row.size} ${face.units}`" :title="`Row ${i + 1}: ${row.size} ${face.units}`" @click="emit('line', 'rows', i + 1)" />
+      <button v-for="(row, i) in wall.rows" :key="i" v-tip="`Row ${i + 1}: ${row.size} ${face.units}`" type="button" :class="{ chosen: line?.axis === 'rows' && line.number === i + 1 }" :style="{ top: share(ys[i] ?? 0, face.height), height: share(row.width, face.height) }" :aria-label="`Row ${i + 1}, ${row.size} ${face.units}`" @click="emit('line', 'rows', i + 1)" />
     </div>
     <div class="block" :class="{ painting: brush !== null }">
       <svg :viewBox="`0 0 ${face.width} ${face.height}`" :class="{ grey: isGrey }" aria-hidden="true">

@@ -25,7 +25,7 @@ const store = useWallStore()
     <PointsAsked v-for="ask in wall.asks" :key="ask.words" :wall="wall" :ask="ask" @meant="store.meantAt" @turn="(places) => store.edit({ do: 'move', places, turn: 180, mirrored: false })" />
     <button v-if="store.oddOnes.length > 0" type="button" class="link-button" @click="store.mend">Go to the next odd one</button>
     <button v-if="store.oddOnes.filter((cell) => cell.odd?.mend).length > 1" type="button" class="link-button" @click="store.mendAll">Mend all</button>
-    <p v-if="store.figures?.lookTwiceSays">{{ store.figures.lookTwiceSays }} <button type="button" class="link-button" :aria-pressed="isTwiceShown" title="L" @click="emit('showTwice')">{{ isTwiceShown ? 'Hide their marks' : 'Mark them' }}</button></p>
+    <p v-if="store.figures?.lookTwiceSays">{{ store.figures.lookTwiceSays }} <button v-tip="'Key: L'" type="button" class="link-button" :aria-pressed="isTwiceShown" @click="emit('showTwice')">{{ isTwiceShown ? 'Hide their marks' : 'Mark them' }}</button></p>
     <ul v-if="wall.hands.length > 0" class="hands">
       <li v-for="hands in wall.hands" :key="hands.class"><b>{{ hands.left }}</b> left, <b>{{ hands.right }}</b> right {{ hands.plural }}</li>
     </ul>
