@@ -203,7 +203,7 @@ function goOver(event: PointerEvent) {
         </g>
         <polygon v-if="ring" class="brush-ring" :points="pointsText(ring)" :stroke-width="unit * 5" />
       </svg>
-      <div ref="grid" class="cells" role="grid" :aria-label="`${wall.block.name}, ${wall.rows.length} rows, ${wall.columns.length} columns`" aria-multiselectable="true" @pointerdown="press" @pointermove="drag" @pointerup="release" @pointercancel="release" @wheel="wheel" @dblclick="brush === null && emit('turn')">
+      <div ref="grid" class="cells" role="grid" :aria-label="`${wall.block.name}, ${wall.rows.length} rows, ${wall.columns.length} columns`" aria-multiselectable="true" @mousedown.prevent @pointerdown="press" @pointermove="drag" @pointerup="release" @pointercancel="release" @wheel="wheel" @dblclick="brush === null && emit('turn')">
         <div v-for="[row, inRow] in rows" :key="row" role="row">
           <div
             v-for="box in inRow"
