@@ -94,7 +94,7 @@ final class WallTest extends BrowserTestCase
         $this->find('[data-cell="1.1"]');
         $before = $this->kinds();
         $this->press('y');
-        $this->waitUntil(fn (): bool => $this->attribute('.follow select', 'value') === 'quarter-turn', 'the copies do not follow');
+        $this->waitUntil(fn (): bool => str_contains($this->find('.follow')->getText(), 'Quarter turns'), 'the copies do not follow');
         $this->press('3');
         $corners = fn (): array => array_map(fn (string $cell): string => $this->attribute("[data-cell=\"$cell\"]", 'data-kind'), ['1.1', '1.4', '4.1', '4.4']);
         $this->saved(fn (): bool => $corners() === array_fill(0, 4, 'quarter-square-triangle'), 'the other corners do not follow');

@@ -74,6 +74,14 @@ final class OwnOrderTest extends TestCase
         self::assertSame([2, 2], array_map(static fn ($class): int => count($class->members), $apart->classes));
     }
 
+    public function test_a_block_of_one_unit_is_sewn_from_its_patches_in_her_order(): void
+    {
+        $face = Face::of(Blocks::of('dABBBB'));
+        $round = Construction::of($face, OwnOrder::of('Round', [[[['1,1#1', '1,1#2'], '1,1#3'], '1,1#4'], '1,1#5']));
+        self::assertSame([[0, 1], [0, 1, 2], [0, 1, 2, 3], [0, 1, 2, 3, 4]], array_map(static fn (Join $join): array => $join->patchIds(), $round->joins));
+        self::assertCount(1, $round->classes);
+    }
+
     /** @return array<string, array{mixed, string}> */
     public static function wrong(): array
     {

@@ -141,6 +141,32 @@ final class TopConstructionTest extends TestCase
         self::assertSame([[180], [], [180], []], $turns);
     }
 
+    public function test_as_placed_each_copy_lies_as_it_is_placed_and_no_other_way(): void
+    {
+        $face = Tops::face(Tops::file(['rows' => 2, 'columns' => 2], Tops::PINWHEEL));
+        $free = array_map(static fn (TopCopy $copy): int => count($copy->turns), TopConstruction::of($face)->copies);
+        self::assertGreaterThan(1, min($free));
+        self::assertSame([1, 1, 1, 1], array_map(static fn (TopCopy $copy): int => count($copy->turns), TopConstruction::asPlaced($face)->copies));
+    }
+
+    public function test_copies_stand_alike_where_they_lie_alike_in_squares_of_two_by_two(): void
+    {
+        $places = [['row' => 1, 'column' => 1, 'block' => 'one', 'turn' => 90]];
+        $straight = Tops::sewn(Tops::file(['rows' => 3, 'columns' => 3, 'places' => $places], Tops::PINWHEEL))->copies;
+        $standing = array_map(static fn (TopCopy $copy): string => $copy->standing(), $straight);
+        [$first, , $third] = $standing;
+        self::assertNotSame($first, $third, 'the first is turned');
+        self::assertSame([$third, $third], [$standing[6], $standing[8]], 'corners of squares of two by two');
+        self::assertCount(4, array_unique(array_slice($standing, 1)), 'four places in such a square');
+        $onPoint = Tops::sewn(Tops::file(['rows' => 3, 'columns' => 3, 'setting' => 'on-point', 'sides' => ['fabric' => 'C']], Tops::PINWHEEL))->copies;
+        $between = array_filter($onPoint, static fn (TopCopy $copy): bool => ($copy->place->place->rowDoubled ?? 0) % 2 === 1);
+        $others = array_map(static fn (TopCopy $copy): string => $copy->standing(), array_diff_key($onPoint, $between));
+        self::assertNotSame([], $between);
+        foreach ($between as $copy) {
+            self::assertNotContains($copy->standing(), $others, 'what stands between the rows is nowhere in them');
+        }
+    }
+
     public function test_orders_of_tops(): void
     {
         $file = Tops::file(['rows' => 3, 'columns' => 4], ['pA']);
