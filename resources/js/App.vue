@@ -23,7 +23,7 @@ function toTheWork() {
 </script>
 
 <template>
-  <a class="skip" href="#" @click.prevent="toTheWork">Skip to the work</a>
+  <nav aria-label="Skip"><a class="skip" href="#" @click.prevent="toTheWork">Skip to the work</a></nav>
   <RouterView />
   <SettingsDialog v-if="wasOpened" />
   <TipBubble />

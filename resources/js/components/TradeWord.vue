@@ -21,12 +21,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <template #reference>
       <button v-tip="`What is “${told.word}”?`" type="button" class="trade-word" :aria-expanded="isOpen"><slot>{{ told.word }}</slot></button>
     </template>
-    <div class="card" role="note">
+    <section class="card" :aria-label="`What ${told.word} means`">
       <h3>{{ told.word }}</h3>
       <WordDrawing v-if="told.drawing" :of="told.drawing" />
       <p>{{ told.means }}</p>
       <RouterLink :to="{ name: 'words', hash: `#${of}` }">All words</RouterLink>
-    </div>
+    </section>
   </ElPopover>
 </template>
 

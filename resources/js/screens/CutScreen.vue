@@ -219,6 +219,7 @@ h3 .soft {
 }
 
 .cloth {
+  flex: none;
   width: 24px;
   height: 24px;
   border: 1px solid var(--hair);
