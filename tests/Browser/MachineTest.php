@@ -200,9 +200,14 @@ final class MachineTest extends BrowserTestCase
         $this->seesText('sew at the left');
         $step = (int) $this->attribute('.step', 'data-step');
         $this->find('.settings summary')->click();
-        $this->browser->findElement(WebDriverBy::cssSelector('.settings .again'))->click();
+        $this->find('.settings .settings-button')->click();
+        $this->find('.settings-form');
+        $this->browser->executeScript('const pedal = [...document.querySelectorAll(".settings-form button")].find((one) => one.textContent.includes("choose its key")); pedal.focus(); pedal.click()');
         $this->press('x');
-        $this->find('.settings summary')->click();
+        $this->waitUntil(fn (): bool => str_contains((string) $this->browser->executeScript('return document.querySelector(".settings-form").textContent'), 'It types x'), 'the pedal has no key');
+        $this->press(WebDriverKeys::ESCAPE);
+        $this->waitUntil(fn (): bool => $this->browser->executeScript('return [...document.querySelectorAll(".el-overlay")].every((one) => !one.checkVisibility())') === true, 'the settings do not close');
+        $this->browser->executeScript('document.querySelector(".settings").open = false; document.activeElement.blur()');
         $this->press('x');
         $this->find('.step[data-step="'.($step + 1).'"]');
         $this->find('.pedal')->click();

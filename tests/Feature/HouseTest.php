@@ -21,6 +21,8 @@ final class HouseTest extends TestCase
         }
         foreach (['allowance_in' => ['1/16', '1 1/8', 'wide'], 'allowance_mm' => ['3', '26', '']] as $field => $texts) {
             foreach ($texts as $text) {
+                $says = $field === 'allowance_in' ? ['1/4', '1/8 and 1 in'] : ['like 6.', '3.2 and 25.4 mm'];
+                self::assertMatchesRegularExpression('~'.implode('|', array_map(preg_quote(...), $says)).'~', (string) $this->putJson('/api/house', [$field => $text])->json('message'));
                 $this->putJson('/api/house', ['units' => 'in', $field => $text])->assertUnprocessable()->assertJson(['code' => 'allowance-not-usable', 'where' => $field]);
             }
         }

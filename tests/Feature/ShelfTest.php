@@ -73,6 +73,15 @@ final class ShelfTest extends TestCase
         self::assertSame(['wall', 'cut', 'order', 'press', 'joins', 'machine'], $done());
     }
 
+    public function test_the_rail_says_one_as_one_says_it(): void
+    {
+        $begin = fn (string $columns): int => $this->postJson('/api/starts', ['name' => 'Slip', 'start' => 'blank', 'columns' => $columns, 'rows' => '1', 'width' => '4', 'height' => '2', 'units' => 'in', 'figure' => 'dark'])->assertCreated()->json('id');
+        $notes = fn (int $block): array => array_column($this->getJson("/api/blocks/$block/rail")->assertOk()->json('stations'), 'note', 'name');
+        self::assertSame(['wall' => '1 unit', 'cut' => '', 'order' => 'not chosen yet', 'press' => 'nothing to match', 'joins' => '', 'machine' => ''], $notes($begin('1')));
+        self::assertSame(['wall' => '2 units', 'cut' => '', 'order' => 'not chosen yet', 'press' => 'nothing to match', 'joins' => '', 'machine' => '0 of 1 seam sewn'], $notes($begin('2')));
+        self::assertSame([], array_filter(array_column($this->getJson('/api/blocks/4/rail')->json('stations'), 'isDone')), 'nothing is done of a blank patch');
+    }
+
     public function test_tags_are_kept_each_once_and_change_no_version(): void
     {
         $before = $this->getJson('/api/blocks/2')->json();

@@ -2,9 +2,8 @@ import { onMounted, onUnmounted, type Ref } from 'vue'
 import { mayAct, useSingleKeys } from './useSingleKeys'
 
 export interface MachineKeys {
-  /** The pedal's key, and whether the next key pressed becomes it. */
+  /** What the pedal types. */
   pedalKey: Ref<string>
-  isChoosingKey: Ref<boolean>
   /** What the pedal and the space bar do. */
   go: () => unknown
   /** Number keys; false where they mean nothing just now. */
@@ -17,16 +16,10 @@ export interface MachineKeys {
 const isInDialog = (event: KeyboardEvent) => event.target instanceof HTMLElement && event.target.closest('dialog, [role="dialog"]') !== null
 
 /** The machine works by keys alone, so by any pedal that types one. */
-export function useMachineKeys({ pedalKey, isChoosingKey, go, number, deeds }: MachineKeys) {
+export function useMachineKeys({ pedalKey, go, number, deeds }: MachineKeys) {
   const single = useSingleKeys()
   function onKey(event: KeyboardEvent) {
     if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || isInDialog(event)) return
-    if (isChoosingKey.value) {
-      event.preventDefault()
-      if (event.key !== 'Escape' && event.key !== 'Tab') pedalKey.value = event.key
-      isChoosingKey.value = false
-      return
-    }
     const isOnControl = event.target instanceof HTMLElement && event.target.closest('a, button, input, summary') !== null
     if (isOnControl && (event.key === ' ' || event.key === 'Enter')) return
     if (event.key === pedalKey.value || event.key === ' ') {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { awaited, stepPicture, stopPlanning } from '@/api/client'
 import type { StepPicture, WorkStep } from '@/api/types'
@@ -30,8 +30,7 @@ const work = useWorkStore()
 const router = useRouter()
 useWakeLock()
 
-const { isLeftHanded, isReadAloud, isSecondLook, isCounting, pedalKey, pedalWord } = useMachineChoices()
-const isChoosingKey = ref(false)
+const { isLeftHanded, isReadAloud, isSecondLook, isCounting, pedalKey } = useMachineChoices()
 const unpicking = useTemplateRef<InstanceType<typeof UnpickDialog>>('unpicking')
 const hands = useTemplateRef<InstanceType<typeof HandsDialog>>('hands')
 const measuring = useTemplateRef<InstanceType<typeof MeasureKeys>>('measuring')
@@ -106,7 +105,6 @@ const go = () => (work.isPaused ? work.resume() : isOneOfSeveral.value ? work.co
 
 useMachineKeys({
   pedalKey,
-  isChoosingKey,
   go,
   number: (number) => {
     if (step.value?.do !== 'measure' || number > 7 || work.isPaused) return false
@@ -137,17 +135,7 @@ useMachineKeys({
         <span class="soft" role="status">{{ status }}</span>
         <button v-if="step && !work.isPaused" type="button" class="put-down" @click="work.pause">Put it down <kbd>P</kbd></button>
         <RouterLink class="book" :to="{ name: 'logbook-of', params: { block } }">Logbook</RouterLink>
-        <MachineSettings
-          v-model:left-handed="isLeftHanded"
-          v-model:read-aloud="isReadAloud"
-          v-model:second-look="isSecondLook"
-          v-model:counting="isCounting"
-          :chain="work.answered?.chain ?? 'row-by-row'"
-          :pedal-word="pedalWord"
-          :is-choosing-key="isChoosingKey"
-          @choose-key="isChoosingKey = true"
-          @sew-as="work.sewAs"
-        />
+        <MachineSettings :chain="work.answered?.chain ?? 'row-by-row'" @sew-as="work.sewAs" />
       </header>
       <div class="middle">
         <ProblemNote v-if="work.problem ?? press.problem" :text="work.problem ?? press.problem ?? ''" @close="((work.problem = null), (press.problem = null))">

@@ -254,6 +254,10 @@ h1 {
   object-fit: contain;
 }
 
+.station-hint {
+  margin-bottom: 12px;
+}
+
 .bring-in .el-button {
   margin: 0;
 }

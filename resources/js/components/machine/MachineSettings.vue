@@ -2,17 +2,17 @@
 import { useTemplateRef } from 'vue'
 import type { Chain } from '@/api/types'
 import ChoiceRadios from '@/components/controls/ChoiceRadios.vue'
-import CheckField from '@/components/controls/CheckField.vue'
 import SettingsButton from '@/components/settings/SettingsButton.vue'
 
-/** How this quilter works: hands, voice, pedal, and how rows go through the machine. */
-defineProps<{ chain: Chain; pedalWord: string; isChoosingKey: boolean }>()
-const emit = defineEmits<{ 'choose-key': []; 'sew-as': [chain: Chain] }>()
+/** How the rows of this block go through the machine; what holds for all blocks is in the settings. */
+defineProps<{ chain: Chain }>()
+const emit = defineEmits<{ 'sew-as': [chain: Chain] }>()
 const chains: { value: Chain; words: string }[] = [
   { value: 'row-by-row', words: 'along each row, one row after the other' },
   { value: 'webbed', words: 'all rows in one chain, webbed by their threads' },
   { value: 'twos', words: 'in twos, and twos of twos' },
 ]
+
 const part = useTemplateRef<HTMLDetailsElement>('part')
 /** Escape closes what is open before it leaves the machine. */
 function close(event: KeyboardEvent) {
@@ -21,22 +21,14 @@ function close(event: KeyboardEvent) {
   part.value.open = false
   part.value.querySelector('summary')?.focus()
 }
-const isLeftHanded = defineModel<boolean>('leftHanded', { required: true })
-const isReadAloud = defineModel<boolean>('readAloud', { required: true })
-const isSecondLook = defineModel<boolean>('secondLook', { required: true })
-const isCounting = defineModel<boolean>('counting', { required: true })
 </script>
 
 <template>
   <details ref="part" class="settings" @keydown.esc="close">
     <summary>How you work</summary>
     <div>
-      <CheckField v-model="isLeftHanded">Left-handed <kbd>L</kbd></CheckField>
-      <CheckField v-model="isReadAloud">Read aloud <kbd>R</kbd></CheckField>
-      <CheckField v-model="isCounting">Count every piece of a chain <kbd>C</kbd></CheckField>
-      <CheckField v-model="isSecondLook">Second look at units that could lie turned</CheckField>
       <ChoiceRadios :model-value="chain" class="chain" label="Units are sewn to each other" :choices="chains" @update:model-value="emit('sew-as', $event)" />
-      <button type="button" class="again" @click="emit('choose-key')">{{ isChoosingKey ? 'Press the pedal now' : `Pedal types ${pedalWord}: choose its key` }}</button>
+      <p class="soft">Hands, voice, counting and the pedal are in the settings.</p>
       <SettingsButton />
     </div>
   </details>
@@ -77,7 +69,4 @@ summary {
   border-radius: 8px;
 }
 
-.again {
-  min-height: 44px;
-}
 </style>

@@ -106,6 +106,7 @@ const { closed: closedHints, showAgain } = useHints()
         <ElCheckbox v-model="isReadAloud">Read the steps aloud at the machine</ElCheckbox>
         <ElCheckbox v-model="isCounting">Count every piece of a chain</ElCheckbox>
         <ElCheckbox v-model="isSecondLook">Second look at units that could lie turned</ElCheckbox>
+        <p class="soft">At the machine the keys L, R and C switch the first three.</p>
       </div>
       <ElFormItem label="Pedal">
         <ElButton @click="isChoosingKey = true" @keydown="choosePedal">{{ isChoosingKey ? 'Press the pedal now' : `It types ${pedalWord}: choose its key` }}</ElButton>
