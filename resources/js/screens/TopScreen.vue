@@ -14,6 +14,7 @@ import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
 import type { JoinShown, TopLensShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
+import TradeWord from '@/components/TradeWord.vue'
 import CheckField from '@/components/controls/CheckField.vue'
 import TextField from '@/components/controls/TextField.vue'
 import SettingsButton from '@/components/settings/SettingsButton.vue'
@@ -332,7 +333,7 @@ function press(event: KeyboardEvent) {
           </div>
           <p v-if="wrong?.field === 'rows'" class="wrong" role="alert">{{ wrong.words }}</p>
 
-          <h3>Sashes</h3>
+          <h3><TradeWord of="sashes">Sashes</TradeWord></h3>
           <ElButton v-if="fields.sashes === null" @click="sash({})">Put sashes between</ElButton>
           <template v-else>
             <div class="line">Width <TextField :model-value="asTyped(fields.sashes.width, fields.units)" label="Width of the sashes" hides-label size="short" :after="fields.units" @done="sash({ width: $event })" /></div>
@@ -348,7 +349,7 @@ function press(event: KeyboardEvent) {
           <p v-if="wrong?.field === 'sashes'" class="wrong" role="alert">{{ wrong.words }}</p>
 
           <template v-if="fields.setting === 'on-point' && fields.sides">
-            <h3>Triangles at the sides</h3>
+            <h3><TradeWord of="on-point">Triangles at the sides</TradeWord></h3>
             <label class="line">Of
               <ElSelect :model-value="fields.sides.fabric ?? ''" filterable aria-label="Triangles at the sides" @update:model-value="side($event)"><ElOption value="" label="halves of blocks" /><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
             </label>

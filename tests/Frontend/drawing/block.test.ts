@@ -13,7 +13,7 @@ import UnitIcon from '@/drawing/UnitIcon.vue'
 import { all, drawn, face, join, tags, value } from '../drawn'
 
 // Explaining itself needs the page round it.
-vi.mock('@/components/TradeWord.vue', () => ({ default: { setup: (_: unknown, { slots }: SetupContext) => () => slots.default?.() } }))
+vi.mock('@/components/TradeWord.vue', () => ({ default: { inheritAttrs: false, setup: (_: unknown, { slots }: SetupContext) => () => slots.default?.() } }))
 
 const figures = (change = {}) => ({ joins: 3, matches: 4, nested: 3, stacked: 1, lopsided: 0, flat: 0, peak_squared: 9, shadow: '2', folded: 2, furls: 0, thickest: 7, ...change })
 const crossing = (kind: Nesting): CrossingShown => ({ join: 0, seams: [0, 1], at: [2, 2], text: ['2', '2'], kind })

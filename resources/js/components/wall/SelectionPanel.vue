@@ -2,6 +2,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { CornerName, LookTwiceShown, PlacementEntry, UnitPicture, WallCell, WallShown } from '@/api/types'
+import TradeWord from '@/components/TradeWord.vue'
 import TextField from '@/components/controls/TextField.vue'
 import FlippedCorners from '@/components/wall/FlippedCorners.vue'
 import UnitIcon from '@/drawing/UnitIcon.vue'
@@ -96,7 +97,7 @@ watch(
     </div>
     <TextField v-if="cells.length > 0" class="name" :model-value="one?.label ?? ''" :label="`What you call ${one ? 'it' : 'them'}`" :maxlength="60" @done="emit('name', $event.trim())" />
     <div v-if="pair && pair.side" class="twice">
-      <h3>Look twice</h3>
+      <h3><TradeWord of="look-twice">Look twice</TradeWord></h3>
       <p class="soft">Sewn along its {{ pair.side }} edge, both look the same there.</p>
       <div class="pair">
         <figure><UnitIcon :patches="coloured(pair.right)" :ratio="pair.ratio" :side="pair.side" :ring="pair.wrong[0]?.ring" label="as it must lie" /><figcaption>like this</figcaption></figure>

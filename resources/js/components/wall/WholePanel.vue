@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { WallShown } from '@/api/types'
+import TradeWord from '@/components/TradeWord.vue'
 import PointsAsked from '@/components/wall/PointsAsked.vue'
 import FractionText from '@/drawing/FractionText.vue'
 import { counted } from '@/drawing/words'
@@ -33,8 +34,8 @@ const store = useWallStore()
   </section>
   <dl v-if="store.figures" class="figures" :class="{ stale: store.figures.version !== wall.block.version }">
     <div><dt>patches</dt><dd>{{ store.figures.patches }}</dd></div>
-    <div><dt>points to match</dt><dd>{{ store.figures.figures.matches }}</dd></div>
-    <div><dt>layers at the thickest</dt><dd>{{ store.figures.figures.thickest }}</dd></div>
+    <div><dt><TradeWord of="match">points to match</TradeWord></dt><dd>{{ store.figures.figures.matches }}</dd></div>
+    <div><dt><TradeWord of="layers">layers at the thickest</TradeWord></dt><dd>{{ store.figures.figures.thickest }}</dd></div>
     <div v-for="kind in store.figures.units" :key="kind.class"><dt>{{ kind.name }} <span v-if="kind.tag || kind.hand" class="soft">({{ [kind.tag, kind.hand].filter(Boolean).join(', ') }})</span></dt><dd>{{ kind.count }}</dd></div>
   </dl>
   <p v-else-if="store.figuresProblem" class="soft">{{ store.figuresProblem }}</p>
