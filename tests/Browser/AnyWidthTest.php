@@ -28,6 +28,9 @@ final class AnyWidthTest extends BrowserTestCase
             $this->visit($path);
             $this->waitUntil(fn (): bool => $this->browser->executeScript('return document.querySelector("h1") !== null') === true, "$path shows nothing");
             $this->waitUntilLoaded();
+            // What folds is open too, and an order of one's own begun.
+            $this->browser->executeScript('document.querySelectorAll("main details, aside details").forEach((one) => { if (!one.closest("header")) one.open = true }); [...document.querySelectorAll("button")].find((one) => one.textContent.startsWith("Sew it in an order of your own"))?.click()');
+            $this->waitUntilLoaded();
             $found = $this->browser->executeScript(<<<'JS'
                 const width = window.innerWidth
                 const scrolls = (element) => { for (let at = element.parentElement; at; at = at.parentElement) { const x = getComputedStyle(at).overflowX; if ((x === 'auto' || x === 'scroll') && at.scrollWidth > at.clientWidth) return true } return false }

@@ -129,7 +129,7 @@ function onKey(event: KeyboardEvent) {
             <tr><th scope="col"><span class="visually-hidden">Figure</span></th><th scope="col">yours so far</th><th v-for="other in others" :key="other.order" scope="col">{{ other.words.toLowerCase() }}</th></tr>
           </thead>
           <tbody>
-            <tr v-for="fact in facts" :key="fact.key" :data-figure="fact.key"><th scope="row">{{ fact.words }}</th><td><b><FractionText :text="`${growing.figures[fact.key] ?? '…'}`" /></b></td><td v-for="other in others" :key="other.order"><FractionText :text="`${other.figures[fact.key] ?? '…'}`" /></td></tr>
+            <tr v-for="fact in facts" :key="fact.key" :data-figure="fact.key"><th scope="row">{{ fact.words }}</th><td data-order="yours"><b><FractionText :text="`${growing.figures[fact.key] ?? '…'}`" /></b></td><td v-for="other in others" :key="other.order" :data-order="other.words.toLowerCase()"><FractionText :text="`${other.figures[fact.key] ?? '…'}`" /></td></tr>
           </tbody>
         </table>
       </div>
@@ -269,6 +269,37 @@ th[scope='row'] {
 @media (max-width: 900px) {
   .board {
     grid-template-columns: 1fr;
+  }
+}
+
+/* On a phone each figure is an entry of a list. */
+@media (max-width: 600px) {
+  thead {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+
+  tr {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 14px;
+    padding: 8px 0;
+    border-top: 1px solid var(--hair);
+  }
+
+  tbody th {
+    flex-basis: 100%;
+    text-align: left;
+  }
+
+  tbody td {
+    padding: 0;
+    border: 0;
+  }
+
+  td::before {
+    content: attr(data-order) ' ';
+    color: var(--soft);
   }
 }
 </style>
