@@ -124,12 +124,12 @@ function onKey(event: KeyboardEvent) {
           <TextField v-model="name" label="Its name" required />
           <button type="submit" class="act main" :disabled="isBusy || name.trim() === ''">Keep it and sew so</button>
         </form>
-        <table>
+        <table class="list-on-phone">
           <thead>
             <tr><th scope="col"><span class="visually-hidden">Figure</span></th><th scope="col">yours so far</th><th v-for="other in others" :key="other.order" scope="col">{{ other.words.toLowerCase() }}</th></tr>
           </thead>
           <tbody>
-            <tr v-for="fact in facts" :key="fact.key" :data-figure="fact.key"><th scope="row">{{ fact.words }}</th><td data-order="yours"><b><FractionText :text="`${growing.figures[fact.key] ?? '…'}`" /></b></td><td v-for="other in others" :key="other.order" :data-order="other.words.toLowerCase()"><FractionText :text="`${other.figures[fact.key] ?? '…'}`" /></td></tr>
+            <tr v-for="fact in facts" :key="fact.key" :data-figure="fact.key"><th scope="row">{{ fact.words }}</th><td data-of="yours"><b><FractionText :text="`${growing.figures[fact.key] ?? '…'}`" /></b></td><td v-for="other in others" :key="other.order" :data-of="other.words.toLowerCase()"><FractionText :text="`${other.figures[fact.key] ?? '…'}`" /></td></tr>
           </tbody>
         </table>
       </div>
@@ -192,12 +192,6 @@ header {
   gap: 10px;
   align-items: center;
   min-height: 44px;
-}
-
-.likes input {
-  width: 20px;
-  min-height: 20px;
-  accent-color: var(--thread);
 }
 
 .acts {
@@ -269,37 +263,6 @@ th[scope='row'] {
 @media (max-width: 900px) {
   .board {
     grid-template-columns: 1fr;
-  }
-}
-
-/* On a phone each figure is an entry of a list. */
-@media (max-width: 600px) {
-  thead {
-    position: absolute;
-    clip-path: inset(50%);
-  }
-
-  tr {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 14px;
-    padding: 8px 0;
-    border-top: 1px solid var(--hair);
-  }
-
-  tbody th {
-    flex-basis: 100%;
-    text-align: left;
-  }
-
-  tbody td {
-    padding: 0;
-    border: 0;
-  }
-
-  td::before {
-    content: attr(data-order) ' ';
-    color: var(--soft);
   }
 }
 </style>

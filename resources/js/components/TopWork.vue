@@ -2,6 +2,7 @@
 import { onUnmounted, ref, shallowRef, watch } from 'vue'
 import * as api from '@/api/client'
 import type { FabricShown, TopCuttingShown, TopStepsShown } from '@/api/types'
+import FoldedPart from '@/components/FoldedPart.vue'
 import FractionText from '@/drawing/FractionText.vue'
 
 /** What is cut for a top and what there is to do; each is asked for when it is opened. */
@@ -30,8 +31,8 @@ async function look() {
   }
 }
 
-function open(what: 'cutting' | 'steps', event: Event) {
-  opened.value[what] = (event.target as HTMLDetailsElement).open
+function open(what: 'cutting' | 'steps', isOpen: boolean) {
+  opened.value[what] = isOpen
   void look()
 }
 
@@ -48,8 +49,7 @@ const colour = (key: string) => props.fabrics.find((fabric) => fabric.key === ke
 <template>
   <div class="top-work">
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
-    <details @toggle="open('cutting', $event)">
-      <summary>Cloth and cutting</summary>
+    <FoldedPart title="Cloth and cutting" @open="open('cutting', $event)">
       <template v-if="cutting">
         <h3>Made for all blocks together</h3>
         <ul>
@@ -68,26 +68,17 @@ const colour = (key: string) => props.fabrics.find((fabric) => fabric.key === ke
         </ul>
       </template>
       <p v-else class="soft" role="status">Working it out …</p>
-    </details>
-    <details @toggle="open('steps', $event)">
-      <summary>Everything there is to do</summary>
+    </FoldedPart>
+    <FoldedPart title="Everything there is to do" @open="open('steps', $event)">
       <ol v-if="steps?.state === 'done'" class="steps">
         <li v-for="(step, number) in steps.steps" :key="number"><b>{{ step.title }}.</b> <FractionText :text="step.text" /></li>
       </ol>
       <p v-else class="soft" role="status">Working out the plan first …</p>
-    </details>
+    </FoldedPart>
   </div>
 </template>
 
 <style scoped>
-summary {
-  min-height: 44px;
-  padding: 10px 0;
-  font-size: 19px;
-  font-weight: 600;
-  cursor: pointer;
-}
-
 h3 {
   padding: 6px 0;
   font-size: 17px;

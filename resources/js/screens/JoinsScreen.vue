@@ -217,10 +217,6 @@ aside label {
   padding-bottom: 6px;
 }
 
-aside label > input {
-  width: 80px;
-}
-
 .print-only {
   display: none;
 }

@@ -373,10 +373,6 @@ header {
   margin-left: auto;
 }
 
-select {
-  width: 168px;
-}
-
 .tools {
   display: flex;
 }
@@ -482,7 +478,6 @@ footer {
   padding-top: 12px;
   border-top: 1px solid var(--hair);
 }
-
 
 @media (max-width: 900px) {
   .wall-screen {

@@ -73,6 +73,33 @@ final class TopTest extends TestCase
         }
     }
 
+    public function test_a_corner_keeps_how_every_place_lies_and_the_far_rim_with_it(): void
+    {
+        foreach ([[3, 4, 2], [4, 3, 3], [5, 5, 3], [2, 5, 4]] as [$rows, $columns, $lines]) {
+            $top = TopFile::read(Tops::file(['rows' => $rows, 'columns' => $columns, 'setting' => 'on-point', 'sides' => ['blocks' => true]], Tops::PINWHEEL));
+            $number = 0;
+            $top = $top->withPlaces(array_map(static function (TopPlace $place) use (&$number): TopPlace {
+                return new TopPlace($place->rowDoubled, $place->columnDoubled, $place->holds, new Placement(Turn::ofQuarters($number % 4), $number++ % 8 > 3));
+            }, $top->places));
+            $corner = $top->corner($lines);
+            self::assertNotNull($corner);
+            foreach ($corner->places as $place) {
+                // What is past the last row or column of the corner is past the last of the whole.
+                $row = $place->rowDoubled === 2 * $corner->rows + 1 ? 2 * $rows + 1 : $place->rowDoubled;
+                $column = $place->columnDoubled === 2 * $corner->columns + 1 ? 2 * $columns + 1 : $place->columnDoubled;
+                self::assertEquals($top->placeOf("$row,$column")?->placement, $place->placement, "$rows x $columns, $lines: {$place->key()}");
+            }
+        }
+    }
+
+    public function test_a_block_of_a_top_alone_is_a_top_of_one(): void
+    {
+        $top = TopFile::read(Tops::file(['rows' => 2, 'columns' => 3, 'sashes' => ['width' => '1', 'fabric' => 'C']], Tops::PINWHEEL));
+        $alone = $top->alone($top->firstDesign(), new Placement(Turn::Quarter));
+        self::assertSame([1, 1, null, [], ['2,2']], [$alone->rows, $alone->columns, $alone->sashes, $alone->borders, array_map(static fn (TopPlace $place): string => $place->key(), $alone->places)]);
+        self::assertEquals([new Placement(Turn::Quarter)], array_map(static fn (TopPlace $place): Placement => $place->placement, $alone->places));
+    }
+
     public function test_a_corner_of_a_top_has_its_first_rows_and_columns_and_the_rim(): void
     {
         $places = [];

@@ -137,14 +137,6 @@ input {
   min-width: 120px;
 }
 
-textarea {
-  width: 100%;
-  padding: 8px 10px;
-  border: 1px solid #8b949a;
-  border-radius: 6px;
-  font: inherit;
-}
-
 th,
 td {
   padding: 4px 10px 4px 0;

@@ -85,13 +85,6 @@ const colours = computed(() => new Map(props.fabrics.map((fabric) => [fabric.key
   min-height: 44px;
 }
 
-.tick input {
-  width: 24px;
-  min-height: 24px;
-  height: 24px;
-  accent-color: var(--thread);
-}
-
 .way {
   display: grid;
   grid-template-columns: minmax(0, 1fr);

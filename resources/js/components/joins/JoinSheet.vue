@@ -20,13 +20,13 @@ watch(() => props.join, (join) => (size.value = join.measured ? [asTyped(join.me
     <SeamRuler :join="join" :fabrics="face.fabrics" :units="face.units" />
     <p v-for="one in join.says" :key="one.text" :class="{ soft: one.wants === 'nothing', warn: one.wants === 'work' }"><FractionText :text="one.text" /></p>
     <p v-for="note in join.notes" :key="note"><FractionText :text="note" /></p>
-    <table v-if="join.marks.length > 0">
+    <table v-if="join.marks.length > 0" class="list-on-phone">
       <thead><tr><th scope="col">from the {{ join.ends[0].name }}, raw</th><th scope="col">{{ join.leftName }}</th><th scope="col">{{ join.rightName }}</th><th scope="col">what to do</th></tr></thead>
       <tbody>
         <tr v-for="(mark, i) in join.marks" :key="i" :data-verdict="mark.verdict ?? undefined">
           <td><FractionText :text="mark.from_edge[0]" /><template v-if="mark.from_edge[1] !== mark.from_edge[0]">, <FractionText :text="mark.from_edge[1]" /></template></td>
-          <td :data-side="join.leftName">{{ mark.left }}</td>
-          <td :data-side="join.rightName">{{ mark.right }}</td>
+          <td :data-of="join.leftName">{{ mark.left }}</td>
+          <td :data-of="join.rightName">{{ mark.right }}</td>
           <td>{{ mark.do }} {{ mark.feed }}<b v-if="mark.misses"> <FractionText :text="mark.misses" /></b></td>
         </tr>
       </tbody>
@@ -86,35 +86,7 @@ td:first-child {
   gap: 6px;
 }
 
-.measure input {
-  width: 80px;
-}
-
-/* On a phone each mark is an entry of a list. */
 @media (max-width: 600px) {
-  thead {
-    position: absolute;
-    clip-path: inset(50%);
-  }
-
-  tr {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 2px 18px;
-    padding: 10px 0;
-    border-top: 1px solid var(--hair);
-  }
-
-  table td {
-    padding: 0;
-    border: 0;
-  }
-
-  td[data-side]::before {
-    content: attr(data-side) ': ';
-    color: var(--soft);
-  }
-
   td:last-child {
     flex-basis: 100%;
   }

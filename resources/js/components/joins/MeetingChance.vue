@@ -63,8 +63,4 @@ label {
   gap: 8px;
   padding-bottom: 6px;
 }
-
-input {
-  width: 80px;
-}
 </style>

@@ -34,10 +34,6 @@ label {
   padding-bottom: 6px;
 }
 
-input {
-  width: 90px;
-}
-
 .wide {
   width: 100%;
 }

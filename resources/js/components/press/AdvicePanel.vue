@@ -97,15 +97,6 @@ h3 {
   font-weight: 600;
 }
 
-.limit input {
-  width: 64px;
-  min-height: 40px;
-  padding: 0 6px;
-  border: 1px solid var(--soft);
-  border-radius: 8px;
-  font: inherit;
-}
-
 .take {
   display: flex;
   gap: 10px;

@@ -74,12 +74,6 @@ h2 {
   min-height: 44px;
 }
 
-.which input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--thread);
-}
-
 table {
   width: 100%;
   margin: 8px 0;

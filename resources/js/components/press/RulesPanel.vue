@@ -231,15 +231,6 @@ function onKey(event: KeyboardEvent) {
   min-height: 48px;
 }
 
-.fabric select {
-  min-height: 40px;
-  padding: 0 8px;
-  border: 1px solid var(--soft);
-  border-radius: 8px;
-  background: var(--paper);
-  font: inherit;
-}
-
 .saying {
   padding: 8px 0 4px;
 }
@@ -271,13 +262,6 @@ function onKey(event: KeyboardEvent) {
   gap: 10px;
   align-items: center;
   min-height: 44px;
-}
-
-.switch input {
-  flex: none;
-  width: 20px;
-  height: 20px;
-  accent-color: var(--thread);
 }
 
 .off .switch span {

@@ -118,10 +118,6 @@ h3 {
   width: 40px;
 }
 
-.typed input {
-  width: 84px;
-}
-
 .again {
   display: flex;
   flex-wrap: wrap;
@@ -132,9 +128,5 @@ h3 {
 .name {
   display: grid;
   gap: 8px;
-}
-
-.name input {
-  width: 100%;
 }
 </style>

@@ -152,8 +152,4 @@ svg {
 label {
   font-size: 15px;
 }
-
-input {
-  width: 100%;
-}
 </style>

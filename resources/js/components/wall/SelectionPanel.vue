@@ -183,10 +183,6 @@ watch(
   gap: 0 18px;
 }
 
-.name input {
-  width: 100%;
-}
-
 h3 {
   font-size: 17px;
 }
