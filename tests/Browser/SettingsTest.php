@@ -76,6 +76,8 @@ final class SettingsTest extends BrowserTestCase
         $this->find('.totals');
         self::assertSame([], $this->browser->findElements(WebDriverBy::cssSelector('.station-hint')));
         $this->find('.settings-button')->click();
+        $this->clickText('.which-hints .el-checkbox', 'wall');
+        self::assertStringContainsString('wall-3', (string) $this->browser->executeScript('return localStorage.getItem("keen-seam:closed-hints")'), 'those of the wall are closed together');
         $this->clickText('button', 'Show the hints again');
         $this->waitUntil(fn (): bool => str_contains((string) $this->browser->executeScript('return document.querySelector(".station-hint")?.textContent ?? ""'), 'The plan is made already'), 'the hints are not back');
     }

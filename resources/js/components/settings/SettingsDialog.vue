@@ -21,6 +21,7 @@ import { useMachineChoices } from '@/composables/useMachineChoices'
 import { useSingleKeys } from '@/composables/useSingleKeys'
 import { useTypeSize } from '@/composables/useTypeSize'
 import { asTyped } from '@/drawing/fractions'
+import { hints } from '@/drawing/hints'
 import { useHouseStore } from '@/stores/house'
 import SwitchShelf from './SwitchShelf.vue'
 
@@ -53,7 +54,7 @@ function choosePedal(event: KeyboardEvent) {
 }
 const singleKeys = useSingleKeys()
 const typeSize = useTypeSize()
-const { closed: closedHints, showAgain } = useHints()
+const { closed: closedHints, showAgain, hasLeft, setShown } = useHints()
 </script>
 
 <template>
@@ -112,6 +113,9 @@ const { closed: closedHints, showAgain } = useHints()
         <ElButton @click="isChoosingKey = true" @keydown="choosePedal">{{ isChoosingKey ? 'Press the pedal now' : `It types ${pedalWord}: choose its key` }}</ElButton>
       </ElFormItem>
       <ElFormItem label="Hints">
+        <div class="which-hints" role="group" aria-label="Hints at">
+          <ElCheckbox v-for="(_, place) in hints" :key="place" :model-value="hasLeft(place)" @update:model-value="setShown(place, $event === true)">{{ place }}</ElCheckbox>
+        </div>
         <ElButton :disabled="closedHints.length === 0" @click="showAgain">Show the hints again</ElButton>
         <p class="soft note">{{ closedHints.length === 0 ? 'All hints are shown.' : `${closedHints.length} are closed.` }}</p>
       </ElFormItem>
@@ -154,6 +158,16 @@ h2 {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(260px, 100%), 1fr));
   gap: 0 24px;
+}
+
+.which-hints {
+  display: flex;
+  flex-basis: 100%;
+  flex-wrap: wrap;
+}
+
+.which-hints :deep(.el-checkbox) {
+  min-height: 44px;
 }
 
 .checks {
