@@ -9,8 +9,8 @@ use App\Http\Controllers\CopyController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\CuttingQuestionController;
 use App\Http\Controllers\DrawingController;
+use App\Http\Controllers\DrawnController;
 use App\Http\Controllers\EverythingController;
-use App\Http\Controllers\FacePictureController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\ImpostorController;
 use App\Http\Controllers\JoinsController;
@@ -89,6 +89,7 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::get('work', [TopSewingController::class, 'work']);
     Route::post('work', [TopSewingController::class, 'tell']);
     Route::get('file', [TopController::class, 'file']);
+    Route::get('{side}.svg', [DrawnController::class, 'ofTop'])->whereIn('side', ['face', 'back', 'outlines']);
     Route::put('tags', [TagsController::class, 'ofTop']);
 });
 Route::apiResource('blocks', BlockController::class);
@@ -103,7 +104,7 @@ Route::prefix('blocks/{block}')->group(static function (): void {
     Route::put('order', [OrderController::class, 'store']);
     Route::get('plan', PlanController::class);
     Route::get('rail', RailController::class);
-    Route::get('face.svg', FacePictureController::class);
+    Route::get('{side}.svg', [DrawnController::class, 'ofBlock'])->whereIn('side', ['face', 'back', 'outlines']);
     Route::put('tags', [TagsController::class, 'ofBlock']);
     Route::get('tops', AskedByTopsController::class);
     Route::get('styles', [StyleController::class, 'index']);

@@ -29,6 +29,11 @@ final class OptionNotKnown extends \InvalidArgumentException implements KeenSeam
         return new self(sprintf('--%s is "%s". Give a length above zero.', $option, mb_substr($given, 0, 40)));
     }
 
+    public static function range(string $option, string $given, int $least, int $most): self
+    {
+        return new self(sprintf('--%s is "%s". Give a whole number from %d to %d.', $option, mb_substr($given, 0, 40), $least, $most));
+    }
+
     public function problemCode(): string
     {
         return 'option-not-known';

@@ -16,7 +16,7 @@ use KeenSeam\Core\Top\TurnsAllowed;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** What the seam:... commands share: a block file in, JSON out, one sentence on standard error when the input is wrong. */
+/** What the seam:... commands share: a block file in, JSON or a file out, one sentence on standard error when the input is wrong. */
 abstract class SeamCommand extends Command
 {
     /** Seconds after which a very large block gets the best plan found so far. */
@@ -30,6 +30,12 @@ abstract class SeamCommand extends Command
         try {
             $text = $this->fileText();
             $document = BlockFileReader::saysTop($text) ? $this->answerTop($reader->readTop($text)) : $this->answer(...$reader->readWithPlan($text));
+            if ($document instanceof OutFile) {
+                $document->write();
+                $this->output->writeln($document->says, OutputInterface::OUTPUT_RAW);
+
+                return self::SUCCESS;
+            }
         } catch (KeenSeamProblem $problem) {
             $where = $problem->where() === '' ? '' : sprintf(' (%s)', $problem->where());
             $this->errors()->writeln($problem->getMessage().$where, OutputInterface::OUTPUT_RAW);
@@ -42,18 +48,18 @@ abstract class SeamCommand extends Command
     }
 
     /**
-     * @return array<string, mixed> the document to print
+     * @return array<string, mixed>|OutFile the document to print, or the file to write
      *
      * @throws KeenSeamProblem
      */
-    abstract protected function answer(Block $block, FilePlan $kept): array;
+    abstract protected function answer(Block $block, FilePlan $kept): array|OutFile;
 
     /**
-     * @return array<string, mixed> the document to print for a top
+     * @return array<string, mixed>|OutFile the same for a top
      *
      * @throws KeenSeamProblem
      */
-    abstract protected function answerTop(Top $top): array;
+    abstract protected function answerTop(Top $top): array|OutFile;
 
     /**
      * @template T of \BackedEnum
