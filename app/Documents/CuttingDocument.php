@@ -20,7 +20,6 @@ use KeenSeam\Core\Making\SizeText;
 use KeenSeam\Core\Making\SquaringUp;
 use KeenSeam\Core\Making\Stage;
 use KeenSeam\Core\Making\Then;
-use KeenSeam\Core\Making\UnitToMake;
 use KeenSeam\Core\Making\Way;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Measure\Fraction;
@@ -100,7 +99,7 @@ final readonly class CuttingDocument
             'pieces' => $cut->pieces(),
             'then' => $cut->then === Then::None ? '' : $cut->then->value,
             'bias' => $cut->then->biasWords(),
-            'for' => array_map($this->called(...), $cut->for),
+            'for' => array_map($this->plan->called(...), $cut->for),
             'margin' => $cut->margin->value,
             'mirrored' => $cut->mirrored,
             'how' => $cut->cuttingWords(),
@@ -119,9 +118,9 @@ final readonly class CuttingDocument
         return [
             ...CutDocument::unit($made, $this->plan),
             'name' => $count === 1 ? $unit->name : $unit->plural,
-            'look_alike' => array_map($this->called(...), $unit->lookAlike),
-            'tag' => $this->isCalledAlone($unit) ? '' : $unit->label,
-            'partOf' => $unit->first === null ? $this->called(explode('.', $unit->label)[0]) : null,
+            'look_alike' => array_map($this->plan->called(...), $unit->lookAlike),
+            'tag' => $this->plan->isCalledAlone($unit) ? '' : $unit->label,
+            'partOf' => $unit->first === null ? $this->plan->called(explode('.', $unit->label)[0]) : null,
             'ratio' => $unit->width->dividedBy($unit->height)->toFloat(),
             'patches' => array_map(static fn (array $patch): array => ['fabric' => $patch[0], 'points' => $patch[1]], $unit->picture->toShares()),
             'halves' => $this->halves($made),
@@ -150,19 +149,6 @@ final readonly class CuttingDocument
         $units = array_map(static fn (string $label): string => explode('.', $label)[0], $labels);
 
         return $units !== [] && array_diff($units, $this->sewn) === [];
-    }
-
-    /** A unit's name, with its class where others are called the same; a stack's other users keep theirs. */
-    private function called(string $label): string
-    {
-        $unit = $this->plan->unit($label)?->unit;
-
-        return $unit === null ? $label : ($this->isCalledAlone($unit) ? $unit->plural : sprintf('%s (%s)', $unit->plural, $label));
-    }
-
-    private function isCalledAlone(UnitToMake $unit): bool
-    {
-        return count(array_filter($this->plan->units, static fn (MadeUnit $other): bool => $other->unit->plural === $unit->plural)) === 1;
     }
 
     /** @return array<string, mixed> */

@@ -7,6 +7,7 @@ namespace App\House;
 use App\Exceptions\ChoiceNotKnown;
 use App\Models\Habit;
 use Illuminate\Support\Facades\DB;
+use KeenSeam\Core\Drawing\Paper;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\Margin;
 use KeenSeam\Core\Measure\Length;

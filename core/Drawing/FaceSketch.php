@@ -59,9 +59,10 @@ final class FaceSketch
                 $strip($left - $by, $top - $by, $width + 2 * $by, $by, $border->fabric->key),
                 $strip($left - $by, $top + $height, $width + 2 * $by, $by, $border->fabric->key),
             ];
-            $squares = $border->corners;
-            foreach ($squares === null ? [] : [[$left - $by, $top - $by], [$left + $width, $top - $by], [$left - $by, $top + $height], [$left + $width, $top + $height]] as [$x, $y]) {
-                $strips[] = $strip($x, $y, $by, $by, $squares->key);
+            if ($border->corners !== null) {
+                foreach ([[$left - $by, $top - $by], [$left + $width, $top - $by], [$left - $by, $top + $height], [$left + $width, $top + $height]] as [$x, $y]) {
+                    $strips[] = $strip($x, $y, $by, $by, $border->corners->key);
+                }
             }
             [$left, $top, $width, $height] = [$left - $by, $top - $by, $width + 2 * $by, $height + 2 * $by];
             $shapes = [...$strips, ...($round === null ? [] : $round($left, $top, $width, $height, $border->fabric->key)), ...$shapes];

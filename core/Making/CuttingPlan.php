@@ -136,6 +136,19 @@ final readonly class CuttingPlan
         return null;
     }
 
+    /** A unit's name, with its class where others are called the same; a stack's other users keep theirs. */
+    public function called(string $label): string
+    {
+        $unit = $this->unit($label)?->unit;
+
+        return $unit === null ? $label : ($this->isCalledAlone($unit) ? $unit->plural : sprintf('%s (%s)', $unit->plural, $label));
+    }
+
+    public function isCalledAlone(UnitToMake $unit): bool
+    {
+        return count(array_filter($this->units, static fn (MadeUnit $other): bool => $other->unit->plural === $unit->plural)) === 1;
+    }
+
     /** Area cut for so many parts of batches, in square inches or millimetres. */
     public static function clothFor(Way $way, int $parts, int $marks): Fraction
     {
