@@ -20,8 +20,10 @@ use KeenSeam\Core\Drawing\Sketch;
 use KeenSeam\Core\Drawing\TopMapSketch;
 use KeenSeam\Core\Drawing\Typesetter;
 use KeenSeam\Core\Guide\TopWords;
+use KeenSeam\Core\Making\TopBorders;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Tolerance;
+use KeenSeam\Core\Measure\Surd;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\Top;
 
@@ -42,7 +44,7 @@ final readonly class Papers
         $unit = $face->block->unit;
         $setter = new Typesetter($this->type, $unit);
         $palette = Palette::greys($face->block->fabrics);
-        [$width, $height] = array_map(static fn (float $side): string => Amount::rounded($side, $unit), $face->finishedSize());
+        [$width, $height] = array_map(static fn (float $side): string => Amount::rounded($side, $unit), $thing->asPlaced === null ? $face->finishedSize() : array_map(static fn (Surd $side): float => $side->toFloat(), TopBorders::size($thing->asPlaced)));
         $size = ($width === $height ? $width : "$width x $height").' '.$unit->value;
         $pages = new Pages($paper, $setter, "$thing->name · $size", implode(', ', [$thing->name, $size.' finished', now()->format('j F Y')]));
         foreach ($kinds as $number => $kind) {
@@ -73,7 +75,7 @@ final readonly class Papers
         if ($top !== null && $thing->asPlaced !== null) {
             self::map($top, $thing->asPlaced, $pages, $setter, $palette);
         }
-        (new OrderSheet($thing->plan()->construction, $setter, $palette))->onto($pages);
+        (new OrderSheet($thing->plan()->construction, $setter, $palette))->onto($pages, $top?->sewn->between());
     }
 
     /** Which block lies where, from which pile, turned by how much. */

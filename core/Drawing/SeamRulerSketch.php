@@ -46,8 +46,17 @@ final readonly class SeamRulerSketch
     private function fitted(): Fitted
     {
         $shapes = [...$this->edge(0), ...$this->edge(1), Area::rectangle(0, self::BAND, $this->length * $this->scale, self::TAPE, Palette::PAPER, Palette::INK, 0.15), ...$this->ticks()];
+        $free = -INF;
         foreach ($this->sheet->marks as $mark) {
             array_push($shapes, ...$this->mark($mark));
+            // Figures that have no room stand in the words below.
+            $words = Amount::rounded($mark->fromEdge[0], $this->unit);
+            $half = $this->setter->width($words, Typesetter::SMALL, true) / 2;
+            $x = $this->at($mark, 0);
+            if ($x - $half > $free) {
+                array_push($shapes, ...$this->setter->label($words, $x, 2 * self::BAND + self::TAPE + 3.6, Typesetter::SMALL, Anchor::Middle, true)->shapes);
+                $free = $x + $half + 1;
+            }
         }
 
         return new Fitted(2 * self::BAND + self::TAPE + 4.5, $shapes);
@@ -99,10 +108,16 @@ final readonly class SeamRulerSketch
         return $shapes;
     }
 
+    /** @param 0|1 $side marks are told from each part's own raw corner */
+    private function at(Mark $mark, int $side): float
+    {
+        return ($this->zero - $this->sheet->ends[0]->reach[$side] + $mark->fromEdge[$side]) * $this->scale;
+    }
+
     /** @return list<Shape> */
     private function mark(Mark $mark): array
     {
-        $places = array_map(fn (int $side): float => ($this->zero - $this->sheet->ends[0]->reach[$side] + $mark->fromEdge[$side]) * $this->scale, [0, 1]);
+        $places = [$this->at($mark, 0), $this->at($mark, 1)];
         $shapes = [];
         foreach ([[$mark->left, $places[0], self::BAND, -1], [$mark->right, $places[1], self::BAND + self::TAPE, 1]] as [$what, $x, $y, $out]) {
             if ($what === MarkSide::Tip) {
@@ -116,7 +131,6 @@ final readonly class SeamRulerSketch
         return [
             ...$shapes,
             ...$mark->nest === null ? [] : StateMark::of($mark->nest, [($places[0] + $places[1]) / 2, self::BAND + self::TAPE * 0.72], 4.2),
-            ...$this->setter->label(Amount::rounded($mark->fromEdge[0], $this->unit), $places[0], 2 * self::BAND + self::TAPE + 3.6, Typesetter::SMALL, Anchor::Middle, true)->shapes,
         ];
     }
 }

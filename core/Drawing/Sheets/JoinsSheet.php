@@ -13,7 +13,6 @@ use KeenSeam\Core\Drawing\Palette;
 use KeenSeam\Core\Drawing\SeamRulerSketch;
 use KeenSeam\Core\Drawing\Typesetter;
 use KeenSeam\Core\Guide\SeamName;
-use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\Hold;
@@ -66,8 +65,9 @@ final readonly class JoinsSheet
         foreach (array_keys($risks) as $alike) {
             [$sheet, $parts] = $rulers[$alike];
             $pages->add($this->ruler($sheet, $parts, $titles[$alike], $pages->width), 5);
-            $across = count($sheet->marks) === 1 ? 1 : 2;
-            $pages->columns(array_map(fn (Mark $mark): Fitted => $this->mark($mark, $sheet, $parts, $pages->column($across)), $sheet->marks), $across, 0.8);
+            $does = $this->does($sheet, $parts);
+            $across = count($does) === 1 ? 1 : 2;
+            $pages->columns(array_map(fn (string $words, string $places): Fitted => $this->setter->paragraph([["At $places: ", true], [$words, false]], $pages->column($across)), array_keys($does), $does), $across, 0.8);
         }
     }
 
@@ -78,7 +78,7 @@ final readonly class JoinsSheet
     private function ruler(JoinSheet $sheet, array $parts, array $titles, float $width): Fitted
     {
         $more = count($titles) - self::NAMED;
-        $title = Words::listed(array_values(array_unique($more > 0 ? [...array_slice($titles, 0, self::NAMED), $more === 1 ? '1 more' : "$more more"] : $titles)));
+        $title = implode('; ', array_unique($more > 0 ? [...array_slice($titles, 0, self::NAMED), $more === 1 ? '1 more' : "$more more"] : $titles));
         $tie = $sheet->join->tie;
         $isFlipped = $tie !== null && $this->plan->construction->classes[$tie->unitClass]->members[0]->cell->unit instanceof FlippedCornersUnit;
         $says = [...array_column(Hold::manner($sheet, $this->unit, $parts), 'text'), ...Hold::notes($sheet, $isFlipped, $this->unit, $parts)];
@@ -98,12 +98,20 @@ final readonly class JoinsSheet
         return (max($sheet->real) + max($sheet->ends[0]->reach) + max($sheet->ends[1]->reach)) * ($this->unit === LengthUnit::Inch ? 25.4 : 1.0);
     }
 
-    /** @param array{string, string} $parts */
-    private function mark(Mark $mark, JoinSheet $sheet, array $parts, float $width): Fitted
+    /**
+     * @param array{string, string} $parts
+     *
+     * @return array<string, string> what is done, and at which places
+     */
+    private function does(JoinSheet $sheet, array $parts): array
     {
-        [$left, $right] = array_map(fn (float $place): string => Amount::rounded($place, $this->unit), $mark->fromEdge);
-        $does = array_filter([Hold::words($mark, $sheet), Hold::feedWords($mark, $parts), Hold::missWords($mark, $this->tolerance, $this->unit)], static fn (string $words): bool => $words !== '');
+        $places = [];
+        foreach ($sheet->marks as $mark) {
+            [$left, $right] = array_map(fn (float $place): string => Amount::rounded($place, $this->unit), $mark->fromEdge);
+            $words = implode(' ', array_filter([Hold::words($mark, $sheet), Hold::feedWords($mark, $parts), Hold::missWords($mark, $this->tolerance, $this->unit)], static fn (string $words): bool => $words !== ''));
+            $places[$words][] = $left === $right ? $left : "$left above and $right below";
+        }
 
-        return $this->setter->paragraph([['At '.($left === $right ? $left : "$left above and $right below").': ', true], [implode(' ', $does), false]], $width);
+        return array_map(static fn (array $at): string => implode(', ', $at), $places);
     }
 }

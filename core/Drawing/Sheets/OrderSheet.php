@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Drawing\Sheets;
 
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\OrderReport;
 use KeenSeam\Core\Drawing\Fitted;
 use KeenSeam\Core\Drawing\GrowthSketch;
@@ -26,9 +27,11 @@ final readonly class OrderSheet
 
     public function __construct(private Construction $construction, private Typesetter $setter, private Palette $palette) {}
 
-    public function onto(Pages $pages): void
+    /** @param list<Join>|null $between the seams between the blocks of a top: how these are sewn their own sheets show; null for a block */
+    public function onto(Pages $pages, ?array $between = null): void
     {
         $report = OrderReport::of($this->construction);
+        $from = $between === null || $between === [] ? 0 : min(array_map(static fn (Join $join): int => $report->batchOf[$join->id], $between)) - 1;
         $pages->begin('In which order it is sewn', 60);
         $counted = static fn (int $count, string $one, string $many): string => $count === 1 ? "1 $one" : "$count $many";
         $pages->add($this->setter->paragraph(sprintf(
@@ -42,7 +45,7 @@ final readonly class OrderSheet
         ), $pages->width), 1.5);
         foreach (self::FRAMES_IN_A_ROW as $across) {
             $width = $pages->column($across);
-            $frames = array_map(fn (int $trips): Fitted => $this->frame($report, $trips, $width), range(0, $report->chainBatches));
+            $frames = array_map(fn (int $trips): Fitted => $this->frame($report, $trips, $width), range($from, $report->chainBatches));
             if (ceil(count($frames) / $across) * ($frames[0]->height + self::GAP) <= $pages->free()) {
                 break;
             }

@@ -170,7 +170,9 @@ final readonly class TemplateSheet
      */
     private function rowsOnPages(array $templates, float $width, float $height): array
     {
-        $pages = $ends = [];
+        $pages = [];
+        /** @var array<int, float> $ends how far down each page is filled */
+        $ends = [];
         $rows = []; // page, how far down, height, and how far it is filled
         foreach ($templates as [$wide, $template]) {
             $found = null;
@@ -181,8 +183,9 @@ final readonly class TemplateSheet
                 }
             }
             if ($found === null) {
-                for ($page = 0; $page < count($ends) && $ends[$page] + $template->height > $height;) {
-                    ++$page;
+                $page = count($ends);
+                foreach ($ends as $number => $end) {
+                    $page = $end + $template->height <= $height ? min($page, $number) : $page;
                 }
                 $found = count($rows);
                 $rows[] = [$page, $ends[$page] ?? 0.0, $template->height, 0.0];
