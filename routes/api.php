@@ -19,6 +19,7 @@ use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\MeantController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\OwnOrderController;
+use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PilesController;
 use App\Http\Controllers\PlanController;
@@ -59,6 +60,7 @@ Route::get('logbook.{kind}', [LogbookController::class, 'file'])->whereIn('kind'
 Route::get('planning/{key}', [PlanningController::class, 'show'])->where('key', 'plan:[0-9a-f]{32}');
 Route::post('planning/{key}/stop', [PlanningController::class, 'stop'])->where('key', 'plan:[0-9a-f]{32}');
 Route::post('planning/{key}/on', [PlanningController::class, 'lookOn'])->where('key', 'plan:[0-9a-f]{32}');
+Route::get('papers/{key}/{name}.{form}', [PaperController::class, 'show'])->where(['key' => '[a-z-]{1,20}:[0-9a-f]{32}', 'name' => '[a-z0-9-]+'])->whereIn('form', ['pdf', 'html']);
 Route::get('starts', [StartController::class, 'index']);
 Route::get('starts/pictures', [StartController::class, 'pictures']);
 Route::post('starts', [StartController::class, 'store']);
@@ -89,6 +91,7 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::get('work', [TopSewingController::class, 'work']);
     Route::post('work', [TopSewingController::class, 'tell']);
     Route::get('file', [TopController::class, 'file']);
+    Route::get('paper', [PaperController::class, 'ofTop']);
     Route::get('{side}.svg', [DrawnController::class, 'ofTop'])->whereIn('side', ['face', 'back', 'outlines']);
     Route::put('tags', [TagsController::class, 'ofTop']);
 });
@@ -104,6 +107,7 @@ Route::prefix('blocks/{block}')->group(static function (): void {
     Route::put('order', [OrderController::class, 'store']);
     Route::get('plan', PlanController::class);
     Route::get('rail', RailController::class);
+    Route::get('paper', [PaperController::class, 'ofBlock']);
     Route::get('{side}.svg', [DrawnController::class, 'ofBlock'])->whereIn('side', ['face', 'back', 'outlines']);
     Route::put('tags', [TagsController::class, 'ofBlock']);
     Route::get('tops', AskedByTopsController::class);

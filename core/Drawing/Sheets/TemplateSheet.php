@@ -173,7 +173,8 @@ final readonly class TemplateSheet
         $pages = [];
         /** @var array<int, float> $ends how far down each page is filled */
         $ends = [];
-        $rows = []; // page, how far down, height, and how far it is filled
+        /** @var list<array{int, float, float, float}> $rows page, how far down, height, and how far it is filled */
+        $rows = [];
         foreach ($templates as [$wide, $template]) {
             $found = null;
             foreach ($rows as $number => [$page, $down, $high, $right]) {
@@ -185,7 +186,10 @@ final readonly class TemplateSheet
             if ($found === null) {
                 $page = count($ends);
                 foreach ($ends as $number => $end) {
-                    $page = $end + $template->height <= $height ? min($page, $number) : $page;
+                    if ($end + $template->height <= $height) {
+                        $page = $number;
+                        break;
+                    }
                 }
                 $found = count($rows);
                 $rows[] = [$page, $ends[$page] ?? 0.0, $template->height, 0.0];

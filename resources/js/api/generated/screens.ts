@@ -945,10 +945,10 @@ export interface PressChanged {
   order: Order
   style: PressStyle
 }
-/** A search for a plan, by its key: seconds of at most so many, and how many better ones were found. */
+/** A search for a plan, by its key: seconds of at most so many, and how many better ones were found; or sheets that are made, so many of all. */
 export interface PlanningShown {
   key: string
-  what: 'plan' | 'sheet'
+  what: 'plan' | 'sheet' | 'paper'
   state: 'idle' | 'waiting' | 'working' | 'proved' | 'stopped' | 'ended' | 'failed' | 'lost'
   done: number
   most: number
@@ -1052,6 +1052,11 @@ export interface TurnNotPossible {
     join: number
     press: PressDirection
   }[]
+}
+/** Where the sheets lie that were asked for, and for which paper they are made. */
+export interface PaperReady {
+  address: string
+  paper: 'letter' | 'a4'
 }
 export interface MeasuredChanged {
   block: BlockTold
