@@ -14,6 +14,7 @@ use App\Http\Controllers\EverythingController;
 use App\Http\Controllers\HouseController;
 use App\Http\Controllers\ImpostorController;
 use App\Http\Controllers\JoinsController;
+use App\Http\Controllers\ListController;
 use App\Http\Controllers\LockController;
 use App\Http\Controllers\LogbookController;
 use App\Http\Controllers\MeantController;
@@ -92,6 +93,7 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::post('work', [TopSewingController::class, 'tell']);
     Route::get('file', [TopController::class, 'file']);
     Route::get('paper', [PaperController::class, 'ofTop']);
+    Route::get('lists/{list}.{kind}', [ListController::class, 'ofTop'])->whereIn('list', ['cut', 'fabric', 'joins'])->whereIn('kind', ['csv', 'json']);
     Route::get('{side}.svg', [DrawnController::class, 'ofTop'])->whereIn('side', ['face', 'back', 'outlines']);
     Route::put('tags', [TagsController::class, 'ofTop']);
 });
@@ -108,6 +110,7 @@ Route::prefix('blocks/{block}')->group(static function (): void {
     Route::get('plan', PlanController::class);
     Route::get('rail', RailController::class);
     Route::get('paper', [PaperController::class, 'ofBlock']);
+    Route::get('lists/{list}.{kind}', [ListController::class, 'ofBlock'])->whereIn('list', ['cut', 'fabric', 'joins'])->whereIn('kind', ['csv', 'json']);
     Route::get('{side}.svg', [DrawnController::class, 'ofBlock'])->whereIn('side', ['face', 'back', 'outlines']);
     Route::put('tags', [TagsController::class, 'ofBlock']);
     Route::get('tops', AskedByTopsController::class);

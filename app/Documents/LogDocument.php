@@ -45,24 +45,11 @@ final class LogDocument
      */
     public static function toCsv(array $log): string
     {
-        $file = fopen('php://temp', 'r+') ?: throw new \RuntimeException('No memory for the table.');
-        fputcsv($file, self::COLUMNS, escape: '');
-        foreach ($log['entries'] as $entry) {
+        return CsvTable::of(self::COLUMNS, array_map(static function (array $entry): array {
             $size = [...(array) ($entry['size'] ?? ['', '']), ...(array) ($entry['meant'] ?? ['', ''])];
-            $cells = [...array_map(static fn (string $name): mixed => $entry[$name] ?? '', array_slice(self::COLUMNS, 0, -4)), ...$size];
-            fputcsv($file, array_map(self::cell(...), $cells), escape: '');
-        }
-        rewind($file);
 
-        return (string) stream_get_contents($file);
-    }
-
-    /** A text that begins like a formula is no formula: a spreadsheet would work it out. */
-    private static function cell(mixed $value): string
-    {
-        $text = is_scalar($value) ? (string) $value : '';
-
-        return preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'".$text : $text;
+            return [...array_map(static fn (string $name): mixed => $entry[$name] ?? '', array_slice(self::COLUMNS, 0, -4)), ...array_values($size)];
+        }, $log['entries']));
     }
 
     /** @return array<string, mixed> */

@@ -25,6 +25,6 @@ final readonly class PaperAsked
         $asked = explode(',', (string) $request->query('sheets', ''));
         $kinds = array_values(array_filter(SheetKind::cases(), static fn (SheetKind $kind): bool => in_array($kind->value, $asked, true)));
 
-        return new self($kinds === [] ? SheetKind::cases() : $kinds, House::now()->paper, PaperForm::tryFrom((string) $request->query('as')) ?? PaperForm::Pdf);
+        return new self($kinds === [] ? SheetKind::usual() : $kinds, House::now()->paper, PaperForm::tryFrom((string) $request->query('as')) ?? PaperForm::Pdf);
     }
 }

@@ -13,20 +13,10 @@ use App\Workings\StillPlanning;
 use App\Workings\WorkedTops;
 use App\Workings\Workings;
 use Illuminate\Contracts\Cache\Repository;
-use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Drawing\Sheets\SheetKind;
 use KeenSeam\Core\Drawing\Sketch;
 use KeenSeam\Core\Drawing\Svg;
-use KeenSeam\Core\Guide\BorderSteps;
-use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Making\CutQuestion;
-use KeenSeam\Core\Making\CuttingPlan;
-use KeenSeam\Core\Matching\Drift;
-use KeenSeam\Core\Matching\SquareUp;
-use KeenSeam\Core\Matching\TakeUp;
-use KeenSeam\Core\Pressing\PressingPlan;
-use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\TopFace;
 
 /** Sheets of what stands on the shelf, made once for what they show; many of a large thing are left to the worker. */
@@ -41,6 +31,7 @@ final readonly class PaperShelf
     private const LOST = 60.0;
 
     public function __construct(
+        private ShelfToPrint $shelf,
         private Workings $workings,
         private WorkedTops $tops,
         private KeptParts $parts,
@@ -107,7 +98,7 @@ final readonly class PaperShelf
 
     private function make(string $key, ShelfBlock|ShelfTop $thing, PaperAsked $asked): void
     {
-        $toPrint = $thing instanceof ShelfBlock ? $this->block($thing) : $this->top($thing);
+        $toPrint = $thing instanceof ShelfBlock ? $this->shelf->block($thing) : $this->shelf->top($thing);
         $pages = (new Papers($this->type))->pages($toPrint, $asked->paper, $asked->kinds, function (int $done) use ($key): void {
             $this->cache->put($key, ['done' => $done, 'heard' => microtime(true)], 600);
         });
@@ -115,39 +106,6 @@ final readonly class PaperShelf
             PaperForm::Pdf => (new Pdf($this->type))->of($pages, $thing->name),
             PaperForm::Html => implode("\n", array_map(static fn (Sketch $page): string => Svg::of($page, $page->width, 'mm'), $pages)),
         });
-    }
-
-    private function block(ShelfBlock $block): ToPrint
-    {
-        $working = $this->workings->asAsked($block);
-
-        return new ToPrint(
-            $block->name,
-            $working->cutting(...),
-            $working->plan(...),
-            static function (PressingPlan $plan) use ($block, $working): Drift {
-                $kept = $plan->construction->face->block;
-
-                return new Drift($plan, TakeUp::readOrIdeal($block->take_up, $kept), $block->square_up, [], $working->facts()->measuredIn($kept->unit));
-            },
-            static fn (): array => $working->pedal()->steps,
-            $block->tolerance($working->design()->unit),
-        );
-    }
-
-    private function top(ShelfTop $kept): ToPrint
-    {
-        $top = $this->tops->top($kept);
-        $question = new CutQuestion(1, $kept->preference);
-
-        return new ToPrint(
-            $kept->name,
-            static fn (): CuttingPlan => CuttingPlan::of(TopConstruction::asPlaced(TopFace::of($top), $kept->topOrder())->construction, $question, $top),
-            fn (): TopPlan => $this->tops->plan($kept)['plan'] ?? throw PlanNotFound::since('The plan of this top is still being worked out. Try again when it is there.'),
-            static fn (PressingPlan $plan): Drift => new Drift($plan, TakeUp::readOrIdeal(null, $plan->construction->face->block), SquareUp::Units),
-            static fn (PressingPlan $plan): array => [...WorkSteps::of($plan, $question, $kept->chain, $plan->construction), ...BorderSteps::of($top)],
-            asPlaced: $top,
-        );
     }
 
     private function isSmall(ShelfBlock|ShelfTop $thing, PaperAsked $asked): bool
@@ -160,7 +118,7 @@ final readonly class PaperShelf
     /** Of everything that the sheets show. */
     private function key(ShelfBlock|ShelfTop $thing, PaperAsked $asked): string
     {
-        $needsPlan = array_filter($asked->kinds, static fn (SheetKind $kind): bool => $kind !== SheetKind::Cut && $kind !== SheetKind::Templates) !== [];
+        $needsPlan = array_filter($asked->kinds, static fn (SheetKind $kind): bool => $kind->isOfThePlan()) !== [];
         $own = $thing instanceof ShelfBlock
             ? [$thing->document, $thing->version, $thing->cutting, $thing->chain, $thing->take_up, $thing->square_up, $thing->leave, $thing->ease, House::now()->cuttingSources(), $needsPlan ? $this->workings->asAsked($thing)->planHead()->content : '']
             : [...$thing->sewnSources(), $thing->preference, $thing->chain, $needsPlan ? $this->tops->plan($thing)['plan']?->plan->cost : ''];

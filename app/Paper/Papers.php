@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Drawing\Area;
+use KeenSeam\Core\Drawing\FaceSketch;
 use KeenSeam\Core\Drawing\Fitted;
 use KeenSeam\Core\Drawing\Pages;
 use KeenSeam\Core\Drawing\Palette;
@@ -40,7 +43,7 @@ final readonly class Papers
      */
     public function pages(ToPrint $thing, Paper $paper, array $kinds, ?\Closure $done = null): array
     {
-        $face = ($kinds === [SheetKind::Cut] || $kinds === [SheetKind::Templates] ? $thing->cutting()->construction : $thing->plan()->construction)->face;
+        $face = (array_filter($kinds, static fn (SheetKind $kind): bool => $kind->isOfThePlan()) === [] ? $thing->cutting()->construction : $thing->plan()->construction)->face;
         $unit = $face->block->unit;
         $setter = new Typesetter($this->type, $unit);
         $palette = Palette::greys($face->block->fabrics);
@@ -66,7 +69,19 @@ final readonly class Papers
             SheetKind::Press => self::press($thing, $pages, $setter, $palette),
             SheetKind::Joins => self::joins($thing, $pages, $setter, $palette),
             SheetKind::Steps => (new StepSheet($thing->steps(), $setter))->onto($pages),
+            SheetKind::Colouring => self::colouring($thing, $pages, $setter),
         };
+    }
+
+    private static function colouring(ToPrint $thing, Pages $pages, Typesetter $setter): void
+    {
+        $face = $thing->cutting()->construction->face;
+        $sketch = FaceSketch::outlines($face, $thing->asPlaced);
+        $pages->begin('To be coloured', $pages->height());
+        $scale = min($pages->width / $sketch->width, ($pages->free() - 30) / $sketch->height);
+        $pages->add(new Fitted($sketch->height * $scale, $sketch->placed(($pages->width - $sketch->width * $scale) / 2, 0, $scale)));
+        $names = array_map(static fn (Fabric $fabric): Fitted => Fitted::beside(new Fitted(6, [Area::rectangle(0, 0, 9, 6, Palette::PAPER, Palette::INK, 0.25)]), 12, $setter->paragraph($fabric->name, $pages->column(3) - 12)), array_values($face->block->fabrics));
+        $pages->columns($names, 3, 2);
     }
 
     private static function order(ToPrint $thing, Pages $pages, Typesetter $setter, Palette $palette): void

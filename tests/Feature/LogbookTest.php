@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Documents\CsvTable;
 use App\Models\SeamTestRecord;
 use App\Models\WorkEvent;
 use Opis\JsonSchema\Validator;
@@ -87,7 +88,8 @@ final class LogbookTest extends TestCase
 
         $table = $this->get('/api/blocks/3/logbook.csv')->assertOk()->assertDownload('tide-gate-logbook.csv');
         self::assertStringStartsWith('text/csv', (string) $table->headers->get('Content-Type'));
-        $lines = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), explode("\n", trim((string) $table->getContent())));
+        $lines = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), explode("\r\n", trim(substr((string) $table->getContent(), strlen(CsvTable::MARK)))));
+        self::assertStringStartsWith(CsvTable::MARK, (string) $table->getContent());
         self::assertCount(count($entries) + 1, $lines);
         self::assertSame([16], array_values(array_unique(array_map(count(...), $lines))), 'every line has every column');
         self::assertSame(['at', 'block', 'deed', 'step'], array_slice($lines[0], 0, 4));

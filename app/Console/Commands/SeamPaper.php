@@ -34,7 +34,7 @@ final class SeamPaper extends SeamCommand
         {file : a block file, *.keenseam.json, or a top file, *.keentop.json}
         {out : the sheets to write, *.pdf}
         {--paper= : letter or a4; letter where it measures in inches, a4 where in millimetres, if not given}
-        {--sheets= : which, with commas between: cut,templates,order,press,joins,steps; all of them if not given}
+        {--sheets= : which, with commas between: cut,templates,order,press,joins,steps; all of these if not given; colouring besides}
         {--blocks=1 : how many of the block}
         {--chain=row-by-row : how rows go through the machine: row-by-row, webbed or twos}
         {--take-up= : what one seam really takes from the width; two allowances if not given}
@@ -98,7 +98,7 @@ final class SeamPaper extends SeamCommand
     {
         $given = $this->given('sheets');
         if ($given === null) {
-            return SheetKind::cases();
+            return SheetKind::usual();
         }
         $asked = array_map(trim(...), explode(',', $given));
         foreach ($asked as $one) {

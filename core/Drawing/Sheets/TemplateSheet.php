@@ -195,9 +195,9 @@ final readonly class TemplateSheet
                 $rows[] = [$page, $ends[$page] ?? 0.0, $template->height, 0.0];
                 $ends[$page] = ($ends[$page] ?? 0.0) + $template->height + self::GAP;
             }
-            [$page, $down, , $right] = $rows[$found];
+            [$page, $down, $high, $right] = $rows[$found];
             $pages[$page] = [...$pages[$page] ?? [], ...$template->placed($right, $down)];
-            $rows[$found][3] = $right + $wide + self::GAP;
+            $rows[$found] = [$page, $down, $high, $right + $wide + self::GAP];
         }
 
         return array_values($pages);

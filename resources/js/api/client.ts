@@ -1,7 +1,7 @@
 import { shallowRef } from 'vue'
 import { refused, taken } from '@/composables/useRefusal'
 import { pressShown } from './changes'
-import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, HouseShown, HouseSwitched, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TagsKept, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, HouseShown, HouseSwitched, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PaperReady, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TagsKept, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -48,6 +48,26 @@ export const takeOff = (block: number) => ask<null>('DELETE', `/blocks/${block}`
 export const putBack = (block: number) => ask<NamedBlock>('POST', `/blocks/${block}/restore`)
 
 export const fileAddress = (block: number) => `/api/blocks/${block}/file`
+
+/** A sheet that can be printed by itself. */
+export type PaperKind = 'cut' | 'templates' | 'order' | 'press' | 'joins' | 'steps' | 'colouring'
+
+interface OnShelf {
+  kind: 'blocks' | 'tops'
+  id: number
+}
+
+/** Where the sheets lie, once they are made. */
+export const paper = (thing: OnShelf, kinds: PaperKind[]) => ask<PaperReady>('GET', `/${thing.kind}/${thing.id}/paper?sheets=${kinds.join(',')}`)
+
+export const drawnAddress = (thing: OnShelf, side: 'face' | 'back' | 'outlines') => `/api/${thing.kind}/${thing.id}/${side}.svg`
+
+export const listAddress = (thing: OnShelf, list: 'cut' | 'fabric' | 'joins', kind: 'csv' | 'json') => `/api/${thing.kind}/${thing.id}/lists/${list}.${kind}`
+
+export const thingFileAddress = (thing: OnShelf) => `/api/${thing.kind}/${thing.id}/file`
+
+/** A block or a top as a file keeps it. */
+export const fileText = (thing: OnShelf) => ask<unknown>('GET', `/${thing.kind}/${thing.id}/file`).then((file) => JSON.stringify(file))
 
 export const press = (block: number) => ask<PressAnswer>('GET', `/blocks/${block}/plan`).then(pressShown)
 
@@ -197,8 +217,6 @@ export const tellTop = (id: number, deed: 'begin' | 'one' | 'done' | 'back', key
 export const takeTopOff = (id: number) => ask<null>('DELETE', `/tops/${id}`)
 
 export const putTopBack = (id: number) => ask<NamedBlock>('POST', `/tops/${id}/restore`)
-
-export const topFileAddress = (id: number) => `/api/tops/${id}/file`
 
 export const begin = (block: NewBlock) => ask<ShelfBlock>('POST', '/starts', { json: block })
 

@@ -1,9 +1,13 @@
 <script setup lang="ts">
-import { nextTick, onMounted, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
+import PrintButton from '@/components/along/PrintButton.vue'
+import TakeAlongButton from '@/components/along/TakeAlongButton.vue'
 import SettingsButton from '@/components/settings/SettingsButton.vue'
+import { sheetsAt } from '@/drawing/along'
 
-const props = defineProps<{ stations: { name: string; word: string; note: string; isDone: boolean }[]; block: number; here: string }>()
+const props = defineProps<{ stations: { name: string; word: string; note: string; isDone: boolean }[]; block: number; name?: string; here: string }>()
+const thing = computed(() => ({ kind: 'blocks' as const, id: props.block, name: props.name ?? 'this block' }))
 
 /** Where the rail is a bar that scrolls, the station one is at stays in sight. */
 const bar = useTemplateRef<HTMLOListElement>('bar')
@@ -30,7 +34,11 @@ watch([() => props.here, () => props.stations], () => nextTick(showHere))
         </RouterLink>
       </li>
     </ol>
-    <SettingsButton class="to-settings" />
+    <div class="below">
+      <PrintButton :thing="thing" :kinds="sheetsAt[here] ?? []" />
+      <TakeAlongButton :thing="thing" />
+      <SettingsButton />
+    </div>
   </nav>
 </template>
 
@@ -128,16 +136,20 @@ li.here .knot {
   font-size: 14px;
 }
 
-.to-settings {
+.below {
+  display: grid;
+  justify-items: start;
   margin-top: 28px;
 }
 
 @media (max-width: 900px) {
-  .to-settings {
+  .below {
+    display: flex;
+    flex: none;
     margin: 0;
   }
 
-  .to-settings :deep(span) {
+  .below :deep(button > span) {
     position: absolute;
     width: 1px;
     height: 1px;
@@ -214,7 +226,8 @@ li.here .knot {
 }
 
 @media (max-width: 700px) {
-  .wordmark {
+  .wordmark,
+  .below > .print-button {
     display: none;
   }
 }

@@ -86,7 +86,7 @@ async function load() {
 
 <template>
   <div class="station cut-screen">
-    <StationRail :stations="stations" :block="block" here="cut" />
+    <StationRail :stations="stations" :block="block" :name="shown?.block.name" here="cut" />
     <main v-if="shown">
       <header>
         <div class="title">

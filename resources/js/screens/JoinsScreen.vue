@@ -90,7 +90,7 @@ async function told(work: () => Promise<void>) {
 
 <template>
   <div class="station joins-screen">
-    <StationRail :stations="stations" :block="block" here="joins" />
+    <StationRail :stations="stations" :block="block" :name="shown?.block.name" here="joins" />
     <main v-if="shown">
       <header>
         <div>

@@ -135,7 +135,7 @@ useMachineKeys({
         <span class="soft" role="status">{{ status }}</span>
         <button v-if="step && !work.isPaused" type="button" class="put-down" @click="work.pause">Put it down <kbd>P</kbd></button>
         <RouterLink class="book" :to="{ name: 'logbook-of', params: { block } }">Logbook</RouterLink>
-        <MachineSettings :chain="work.answered?.chain ?? 'row-by-row'" @sew-as="work.sewAs" />
+        <MachineSettings :thing="{ kind: 'blocks', id: block, name: shown?.block.name ?? 'this block' }" :chain="work.answered?.chain ?? 'row-by-row'" @sew-as="work.sewAs" />
       </header>
       <div class="middle">
         <ProblemNote v-if="work.problem ?? press.problem" :text="work.problem ?? press.problem ?? ''" @close="((work.problem = null), (press.problem = null))">

@@ -104,7 +104,7 @@ const facts = (order: OrderPossible) => [
 
 <template>
   <div class="station order-screen">
-    <StationRail :stations="stations" :block="block" here="order" />
+    <StationRail :stations="stations" :block="block" :name="shown?.block.name" here="order" />
     <main v-if="shown">
       <header>
         <h1>{{ shown.block.name }}</h1>

@@ -135,7 +135,7 @@ useStationKeys(() => [
 
 <template>
   <div class="press-screen">
-    <StationRail :stations="stations" :block="block" here="press" />
+    <StationRail :stations="stations" :block="block" :name="shown?.block.name" here="press" />
     <main v-if="shown" class="table">
       <header>
         <div>

@@ -3,7 +3,8 @@ import { computed, onMounted, ref, type Ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
-import { everythingAddress, fileAddress, tagTop, topFileAddress } from '@/api/client'
+import { everythingAddress, fileAddress, tagTop } from '@/api/client'
+import TakeAlongButton from '@/components/along/TakeAlongButton.vue'
 import NewBlock from '@/components/NewBlock.vue'
 import NewTop from '@/components/NewTop.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
@@ -137,7 +138,7 @@ useScreenTitle(() => 'On the shelf')
             </ul>
           </div>
           <div class="deeds">
-            <a class="link-button" :href="topFileAddress(top.id)" download :aria-label="`Keep as a file: ${top.name}`">Keep as a file</a>
+            <TakeAlongButton look="link" :thing="{ kind: 'tops', id: top.id, name: top.name }" :aria-label="`Take ${top.name} along`" />
             <button type="button" class="link-button" :aria-expanded="tagging === top.id" :aria-label="`Tags of ${top.name}`" @click="tagging = tagging === top.id ? null : top.id">Tags</button>
             <button type="button" class="link-button" :aria-label="`Take off ${top.name}`" @click="shelf.takeTopOff(top)">Take off</button>
           </div>

@@ -14,6 +14,8 @@ import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
 import type { JoinShown, TopLensShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
+import PrintButton from '@/components/along/PrintButton.vue'
+import TakeAlongButton from '@/components/along/TakeAlongButton.vue'
 import TradeWord from '@/components/TradeWord.vue'
 import CheckField from '@/components/controls/CheckField.vue'
 import TextField from '@/components/controls/TextField.vue'
@@ -28,6 +30,7 @@ import { useScreenTitle } from '@/composables/useScreenTitle'
 import { provideUnits } from '@/composables/useUnits'
 import CrossingLens from '@/drawing/CrossingLens.vue'
 import BlockBack from '@/drawing/BlockBack.vue'
+import { sheetsAt } from '@/drawing/along'
 import { asTyped } from '@/drawing/fractions'
 import FractionText from '@/drawing/FractionText.vue'
 import TopBack from '@/drawing/TopBack.vue'
@@ -57,6 +60,7 @@ useScreenTitle(() => shown.value?.name ?? null)
 onMounted(() => told(async () => take(await api.top(props.top))))
 onUnmounted(() => clearTimeout(timer))
 
+const thing = computed(() => ({ kind: 'tops' as const, id: props.top, name: shown.value?.name ?? 'this top' }))
 const fields = computed(() => shown.value?.fields)
 const fabrics = computed(() => shown.value?.picture.fabrics ?? [])
 const place = computed(() => shown.value?.picture.places.find((one) => key(one) === chosen.value) ?? null)
@@ -222,8 +226,9 @@ function press(event: KeyboardEvent) {
       </div>
       <div class="deeds">
         <ElButton v-tip="shown?.undo ?? ''" :disabled="!shown?.undo" @click="shown && told(async () => shown && take(await api.undoTop(top, shown.version)))">Take back{{ shown?.undo ? `: ${shown.undo.toLowerCase()}` : '' }}</ElButton>
-        <a class="link-button" :href="api.topFileAddress(top)" download>Keep as a file</a>
         <RouterLink class="link-button" :to="{ name: 'sew-top', params: { top } }">To the machine</RouterLink>
+        <PrintButton :thing="thing" :kinds="sheetsAt.top ?? []" />
+        <TakeAlongButton :thing="thing" />
         <SettingsButton />
       </div>
     </header>

@@ -247,7 +247,7 @@ function placeKind(kind: string, asOne: boolean) {
 
 <template>
   <div class="wall-screen">
-    <StationRail :stations="stations" :block="block" here="wall" />
+    <StationRail :stations="stations" :block="block" :name="shown?.block.name" here="wall" />
     <main v-if="shown" class="wall">
       <header>
         <div>

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { useTemplateRef } from 'vue'
 import type { Chain } from '@/api/types'
+import PrintButton from '@/components/along/PrintButton.vue'
+import TakeAlongButton from '@/components/along/TakeAlongButton.vue'
 import ChoiceRadios from '@/components/controls/ChoiceRadios.vue'
 import SettingsButton from '@/components/settings/SettingsButton.vue'
+import { sheetsAt, type Thing } from '@/drawing/along'
 
 /** How the rows of this block go through the machine; what holds for all blocks is in the settings. */
-defineProps<{ chain: Chain }>()
+defineProps<{ chain: Chain; thing: Thing }>()
 const emit = defineEmits<{ 'sew-as': [chain: Chain] }>()
 const chains: { value: Chain; words: string }[] = [
   { value: 'row-by-row', words: 'along each row, one row after the other' },
@@ -29,6 +32,8 @@ function close(event: KeyboardEvent) {
     <div>
       <ChoiceRadios :model-value="chain" class="chain" label="Units are sewn to each other" :choices="chains" @update:model-value="emit('sew-as', $event)" />
       <p class="soft">Hands, voice, counting and the pedal are in the settings.</p>
+      <PrintButton :thing="thing" :kinds="sheetsAt.machine ?? []" />
+      <TakeAlongButton :thing="thing" />
       <SettingsButton />
     </div>
   </details>

@@ -5,33 +5,7 @@ const house = useHouseStore()
 </script>
 
 <template>
-  <button type="button" class="settings-button" aria-haspopup="dialog" @click="house.isOpen = true">
+  <button type="button" class="rail-button settings-button" aria-haspopup="dialog" @click="house.isOpen = true">
     <svg viewBox="0 0 20 20" aria-hidden="true"><path d="M2 5.5 H11 M15 5.5 H18 M2 14.5 H5 M9 14.5 H18" /><circle cx="13" cy="5.5" r="2" /><circle cx="7" cy="14.5" r="2" /></svg><span>Settings</span>
   </button>
 </template>
-
-<style scoped>
-.settings-button {
-  display: inline-flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 44px;
-  padding: 0 8px;
-  border: 0;
-  background: none;
-  color: var(--soft);
-  cursor: pointer;
-}
-
-.settings-button:hover {
-  text-decoration: underline;
-}
-
-svg {
-  flex: none;
-  width: 18px;
-  fill: none;
-  stroke: currentcolor;
-  stroke-width: 2;
-}
-</style>

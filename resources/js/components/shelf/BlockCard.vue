@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import { fileAddress, tagBlock } from '@/api/client'
+import { tagBlock } from '@/api/client'
 import type { ShelfBlock } from '@/api/types'
+import TakeAlongButton from '@/components/along/TakeAlongButton.vue'
 import CopyBlock from '@/components/CopyBlock.vue'
 import StitchLine from '@/components/StitchLine.vue'
 import FractionText from '@/drawing/FractionText.vue'
@@ -41,7 +42,7 @@ const progress = computed(() => {
     </div>
     <div class="deeds">
       <RouterLink class="link-button" :to="{ name: 'wall', params: { block: block.id } }">Lay out</RouterLink>
-      <a class="link-button" :href="fileAddress(block.id)" download>Keep as a file</a>
+      <TakeAlongButton look="link" :thing="{ kind: 'blocks', id: block.id, name: block.name }" :aria-label="`Take ${block.name} along`" />
       <button type="button" class="link-button" :aria-expanded="open === 'copy'" @click="toggle('copy')">Copy</button>
       <button type="button" class="link-button" :aria-expanded="open === 'tags'" @click="toggle('tags')">Tags</button>
       <button type="button" class="link-button" @click="emit('take-off')">Take off</button>
