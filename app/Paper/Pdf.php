@@ -93,9 +93,13 @@ final readonly class Pdf
         return array_merge(...array_map(static fn (array $place): array => [$place[0] * self::POINTS, $height - $place[1] * self::POINTS], $places));
     }
 
-    /** @return array{float, float, float} */
+    /**
+     * Black and white only: whatever it is printed on looks the same.
+     *
+     * @return array{float, float, float}
+     */
     private static function colour(string $colour): array
     {
-        return array_map(static fn (int $channel): float => $channel / 255, Palette::channels($colour));
+        return array_fill(0, 3, array_sum(Palette::channels($colour)) / 3 / 255);
     }
 }
