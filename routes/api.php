@@ -26,6 +26,7 @@ use App\Http\Controllers\PilesController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PlanningController;
 use App\Http\Controllers\PressWayController;
+use App\Http\Controllers\PreviewController;
 use App\Http\Controllers\RailController;
 use App\Http\Controllers\RestController;
 use App\Http\Controllers\RestoreController;
@@ -62,6 +63,7 @@ Route::get('planning/{key}', [PlanningController::class, 'show'])->where('key', 
 Route::post('planning/{key}/stop', [PlanningController::class, 'stop'])->where('key', 'plan:[0-9a-f]{32}');
 Route::post('planning/{key}/on', [PlanningController::class, 'lookOn'])->where('key', 'plan:[0-9a-f]{32}');
 Route::get('papers/{key}/{name}.{form}', [PaperController::class, 'show'])->where(['key' => '[a-z-]{1,20}:[0-9a-f]{32}', 'name' => '[a-z0-9-]+'])->whereIn('form', ['pdf', 'html']);
+Route::post('previews', PreviewController::class)->withoutMiddleware(BodyType::class)->middleware(BodyType::class.':application/json,image/svg+xml');
 Route::get('starts', [StartController::class, 'index']);
 Route::get('starts/pictures', [StartController::class, 'pictures']);
 Route::post('starts', [StartController::class, 'store']);

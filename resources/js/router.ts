@@ -17,6 +17,7 @@ export const router = createRouter({
     { path: '/tops/:top(\\d+)/sew', name: 'sew-top', component: () => import('./screens/TopMachineScreen.vue'), props: (route) => ({ top: Number(route.params.top) }) },
     { path: '/tops/:top(\\d+)', name: 'top', component: () => import('./screens/TopScreen.vue'), props: (route) => ({ top: Number(route.params.top) }) },
     { path: '/logbook', name: 'logbook', component: () => import('./screens/LogbookScreen.vue'), props: { block: null } },
+    { path: '/shared', name: 'shared', component: () => import('./screens/SharedScreen.vue') },
     { path: '/words', name: 'words', component: () => import('./screens/WordsScreen.vue') },
     { path: '/:rest(.*)', redirect: '/' },
   ],

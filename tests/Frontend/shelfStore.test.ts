@@ -45,24 +45,37 @@ describe('the shelf', () => {
     expect([shelf.isLoaded, shelf.blocks.map((one) => one.name)]).toEqual([true, ['Lamp Room', 'Slack Water']])
   })
 
-  it('takes in a file as it is, and says what is wrong with one', async () => {
+  it('takes in files as they are, and says what is wrong beside the name of each that is not taken', async () => {
     const shelf = useShelfStore()
     await shelf.load()
-    expect(await shelf.bringIn(new File(['{"name":"Tide Gate"}'], 'tide-gate.keenseam.json'))).toBe('“Tide Gate” is on the shelf now.')
-    expect(shelf.blocks).toHaveLength(3)
-    expect(await shelf.bringIn(new File(['%PDF'], 'pattern.pdf'))).toBeNull()
-    expect([shelf.problem, shelf.blocks.length]).toEqual(['The file is not JSON. Choose a block file.', 3])
+    const brought = (text: string, path: string, isInFolder = false) => ({ file: new File([text], path.split('/').pop() ?? ''), path, isInFolder })
+    const told = await shelf.bringIn([
+      brought('{"name":"Tide Gate"}', 'quilts/tide-gate.keenseam.json', true),
+      brought('spoilt', 'quilts/old.json', true),
+      brought('photo', 'quilts/harbour.jpg', true),
+      brought('%PDF', 'pattern.pdf'),
+      brought('<svg/>', 'quilts/drawn.SVG', true),
+    ])
+    expect(told).toEqual({
+      came: ['“Tide Gate” is on the shelf now.'],
+      refused: [
+        { path: 'pattern.pdf', why: 'The file is not JSON. Choose a block file.' },
+        { path: 'quilts/old.json', why: 'The file is not JSON. Choose a block file.' },
+      ],
+      leftAlone: 1,
+    })
+    expect([shelf.blocks.length, shelf.drawings, shelf.problem]).toEqual([3, [{ text: '<svg/>', name: 'drawn.SVG' }], null])
   })
 
   it('tells what came back with a file of everything', async () => {
     const shelf = useShelfStore()
-    const everything = new File(['{"format":"keen-seam/everything","version":1}'], 'everything.json')
+    const everything = [{ file: new File(['{"format":"keen-seam/everything","version":1}'], 'everything.json'), path: 'everything.json', isInFolder: false }]
     for (const [answer, words] of [
       [{ brought: ['Tide Gate'], already: ['Lamp Room'], refused: [] }, '1 block came back. “Lamp Room” was here already.'],
       [{ brought: [], already: ['a', 'b'], refused: ['Breakwater', 'Mole'] }, 'Nothing new came back. 2 blocks were here already. Left in the file, because they cannot be opened: Breakwater, Mole.'],
     ] as const) {
       server.everything = answer
-      expect(await shelf.bringIn(everything)).toBe(words)
+      expect((await shelf.bringIn(everything)).came).toEqual([words])
     }
   })
 

@@ -1,7 +1,7 @@
 import { shallowRef } from 'vue'
 import { refused, taken } from '@/composables/useRefusal'
 import { pressShown } from './changes'
-import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, GrowingShown, HouseShown, HouseSwitched, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PaperReady, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TagsKept, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, FilePreviewed, GrowingShown, HouseShown, HouseSwitched, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PaperReady, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TagsKept, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -48,6 +48,13 @@ export const takeOff = (block: number) => ask<null>('DELETE', `/blocks/${block}`
 export const putBack = (block: number) => ask<NamedBlock>('POST', `/blocks/${block}/restore`)
 
 export const fileAddress = (block: number) => `/api/blocks/${block}/file`
+
+/** What a file holds; nothing is kept of it. */
+export const previewFile = (text: string) => ask<FilePreviewed>('POST', '/previews', { text })
+
+/** The block that a drawing in SVG would become; its size as the drawing says, unless one is given. */
+export const previewDrawing = (text: string, name: string, size?: { width: string; units: 'in' | 'mm' }) =>
+  ask<FilePreviewed>('POST', `/previews?${asked({ name, ...size })}`, { text: new Blob([text], { type: 'image/svg+xml' }) })
 
 /** A sheet that can be printed by itself. */
 export type PaperKind = 'cut' | 'templates' | 'order' | 'press' | 'joins' | 'steps' | 'colouring'

@@ -5,6 +5,7 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import { everythingAddress, fileAddress, tagTop } from '@/api/client'
 import TakeAlongButton from '@/components/along/TakeAlongButton.vue'
+import FilePreview from '@/components/along/FilePreview.vue'
 import NewBlock from '@/components/NewBlock.vue'
 import NewTop from '@/components/NewTop.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
@@ -15,6 +16,7 @@ import FindOnShelf from '@/components/shelf/FindOnShelf.vue'
 import TagsField from '@/components/shelf/TagsField.vue'
 import { useKept } from '@/composables/useKept'
 import { useScreenTitle } from '@/composables/useScreenTitle'
+import { chosenFiles, droppedFiles, type Brought } from '@/drawing/filesIn'
 import TopFace from '@/drawing/TopFace.vue'
 import { ago, found, sorted, tagsOf, type Sorting } from '@/drawing/shelf'
 import { counted } from '@/drawing/words'
@@ -23,7 +25,8 @@ import { useShelfStore } from '@/stores/shelf'
 const shelf = useShelfStore()
 const picker = ref<HTMLInputElement | null>(null)
 const isOver = ref(false)
-const arrived = ref<string | null>(null)
+const folderPicker = ref<HTMLInputElement | null>(null)
+const arrived = ref<Awaited<ReturnType<typeof shelf.bringIn>> | null>(null)
 const isBeginning = ref(false)
 const isBeginningTop = ref(false)
 /** The top whose tags are being written. */
@@ -45,19 +48,29 @@ const router = useRouter()
 
 onMounted(shelf.load)
 
-async function bringIn(files: FileList | null | undefined) {
+async function bringIn(brought: Brought[]) {
   isOver.value = false
   arrived.value = null
-  const file = files?.[0]
-  if (!file) return
-  arrived.value = await shelf.bringIn(file)
-  if (picker.value) picker.value.value = ''
+  if (brought.length === 0) return
+  arrived.value = await shelf.bringIn(brought)
+  for (const one of [picker, folderPicker]) if (one.value) one.value.value = ''
+}
+const cameWords = computed(() => {
+  const { came, leftAlone } = arrived.value ?? { came: [], leftAlone: 0 }
+  const words = came.length > 3 ? [`${came.length} files came in.`] : came
+  return [...words, ...(leftAlone > 0 ? [`${counted(leftAlone, 'other file')} in the folder ${leftAlone === 1 ? 'was' : 'were'} left alone.`] : [])].join(' ')
+})
+
+async function keptDrawing(what: { kind: 'block' | 'top'; id: number }) {
+  shelf.drawings.shift()
+  if (shelf.drawings.length === 0 && what.kind === 'block') await router.push({ name: 'wall', params: { block: what.id } })
+  else await shelf.load()
 }
 useScreenTitle(() => 'On the shelf')
 </script>
 
 <template>
-  <main class="shelf" :class="{ over: isOver }" @dragover.prevent="isOver = true" @dragleave.self="isOver = false" @drop.prevent="bringIn($event.dataTransfer?.files)">
+  <main class="shelf" :class="{ over: isOver }" @dragover.prevent="isOver = true" @dragleave.self="isOver = false" @drop.prevent="droppedFiles($event.dataTransfer).then(bringIn)">
     <header>
       <div>
         <p class="wordmark">Keen Seam</p>
@@ -67,18 +80,28 @@ useScreenTitle(() => 'On the shelf')
         <SettingsButton />
         <RouterLink class="link-button" :to="{ name: 'words' }">Words</RouterLink>
         <RouterLink class="link-button" :to="{ name: 'logbook' }">Logbook</RouterLink>
-        <span class="soft">Drop a file here, or</span>
-        <ElButton @click="picker?.click()">Choose a file</ElButton>
+        <span class="soft">Drop files or folders here, or</span>
+        <ElButton @click="picker?.click()">Choose files</ElButton>
+        <ElButton v-tip="'Every block, top and drawing in it'" @click="folderPicker?.click()">A folder</ElButton>
         <ElButton :aria-expanded="isBeginningTop" :disabled="shelf.blocks.length === 0" @click="((isBeginningTop = !isBeginningTop), (isBeginning = false))">New top</ElButton>
         <ElButton type="primary" :aria-expanded="isBeginning" @click="((isBeginning = !isBeginning), (isBeginningTop = false))">New block</ElButton>
-        <input ref="picker" class="visually-hidden" type="file" accept=".json,application/json" aria-label="Block or top file" tabindex="-1" @change="bringIn(picker?.files)" />
+        <input ref="picker" class="visually-hidden" type="file" multiple accept=".json,application/json,.svg,image/svg+xml" aria-label="Block and top files, drawings" tabindex="-1" @change="bringIn(chosenFiles(picker?.files))" />
+        <input ref="folderPicker" class="visually-hidden" type="file" webkitdirectory aria-label="Folder of files" tabindex="-1" @change="bringIn(chosenFiles(folderPicker?.files))" />
       </div>
     </header>
 
     <NewBlock v-if="isBeginning" @keydown.esc="isBeginning = false" @made="router.push({ name: 'wall', params: { block: $event.id } })" @problem="shelf.problem = $event" />
     <NewTop v-if="isBeginningTop" :blocks="shelf.blocks" @keydown.esc="isBeginningTop = false" @made="router.push({ name: 'top', params: { top: $event.id } })" />
     <ProblemNote v-if="shelf.problem" :text="shelf.problem" @close="shelf.problem = null" />
-    <p v-else-if="arrived" class="arrived" role="status">{{ arrived }}</p>
+    <p v-if="cameWords" class="arrived" role="status">{{ cameWords }}</p>
+    <section v-if="arrived && arrived.refused.length > 0" class="refused" role="alert" aria-labelledby="refused">
+      <h2 id="refused">{{ arrived.refused.length === 1 ? 'This file was not taken' : `${arrived.refused.length} files were not taken` }}</h2>
+      <ul>
+        <li v-for="one in arrived.refused" :key="one.path"><b>{{ one.path }}:</b> {{ one.why }}</li>
+      </ul>
+      <ElButton @click="arrived = null">Close</ElButton>
+    </section>
+    <FilePreview v-if="shelf.drawings[0]" :text="shelf.drawings[0].text" :drawing="shelf.drawings[0].name" @kept="keptDrawing" @leave="shelf.drawings.shift()" />
     <div v-if="shelf.justTaken" class="taken" role="status">
       <span>“{{ shelf.justTaken.name }}” is off the shelf.</span>
       <ElButton @click="shelf.putBack(shelf.justTaken)">Put it back</ElButton>
@@ -118,7 +141,7 @@ useScreenTitle(() => 'On the shelf')
     </ul>
     <div v-else-if="shelf.isLoaded && shelf.unopened.length === 0" class="empty">
       <h2>The shelf is empty</h2>
-      <p>Blocks stand here. Begin a new one, or choose a block file, <code>*.keenseam.json</code>.</p>
+      <p>Blocks stand here. Begin a new one, or choose a block file, <code>*.keenseam.json</code>. A drawing in SVG becomes a block too.</p>
       <p><ElButton type="primary" size="large" @click="isBeginning = true">Begin a block</ElButton></p>
     </div>
 
@@ -215,6 +238,21 @@ h1 {
   gap: 16px;
   min-height: 52px;
   font-size: 17px;
+}
+
+.refused {
+  margin: 8px 0 16px;
+  padding: 10px 16px;
+  border-left: 4px solid var(--brick);
+  background: var(--paper);
+}
+
+.refused h2 {
+  font-size: 18px;
+}
+
+.refused li {
+  padding: 6px 0;
 }
 
 .blocks,

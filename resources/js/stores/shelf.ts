@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import * as api from '@/api/client'
 import type { BroughtBack, NamedBlock, ShelfShown, TopShelf } from '@/api/types'
+import { isDrawing, sorted, type Brought } from '@/drawing/filesIn'
 import { counted } from '@/drawing/words'
 
 /** How a file that keeps everything begins. */
@@ -29,6 +30,8 @@ export const useShelfStore = defineStore('shelf', () => {
   /** The block taken off last since the shelf is looked at. */
   const justTaken = ref<NamedBlock | null>(null)
   const isLoaded = ref(false)
+  /** Drawings that wait to be looked at before they are kept. */
+  const drawings = ref<{ text: string; name: string }[]>([])
   const problem = ref<string | null>(null)
 
   async function load() {
@@ -38,16 +41,24 @@ export const useShelfStore = defineStore('shelf', () => {
     })
   }
 
-  /** @returns what is on the shelf now, in a sentence, or null when the file was refused */
-  async function bringIn(file: File): Promise<string | null> {
-    let arrived: string | null = null
-    await told(async () => {
-      const text = await file.text()
-      const isTop = !EVERYTHING.test(text) && TOP.test(text)
-      arrived = EVERYTHING.test(text) ? broughtBack(await api.bringEverythingBack(text)) : `“${(await (isTop ? api.bringInTop(text) : api.bringIn(text))).name}” is on the shelf now.`
-      ;[shown.value, topsShown.value] = await Promise.all([api.shelf(), api.tops()])
-    })
-    return arrived
+  /** Files one after the other: the good ones come in, and what is wrong with the others is told beside their names. */
+  async function bringIn(brought: Brought[]): Promise<{ came: string[]; refused: { path: string; why: string }[]; leftAlone: number }> {
+    const { taken, leftAlone } = sorted(brought)
+    const came: string[] = []
+    const refused: { path: string; why: string }[] = []
+    problem.value = null
+    for (const one of taken) {
+      try {
+        const text = await one.file.text()
+        if (isDrawing(one)) drawings.value.push({ text, name: one.file.name })
+        else if (EVERYTHING.test(text)) came.push(broughtBack(await api.bringEverythingBack(text)))
+        else came.push(`“${(await (TOP.test(text) ? api.bringInTop(text) : api.bringIn(text))).name}” is on the shelf now.`)
+      } catch (error) {
+        refused.push({ path: one.path, why: error instanceof Error ? error.message : String(error) })
+      }
+    }
+    if (came.length > 0) await load()
+    return { came, refused, leftAlone }
   }
 
   async function takeOff(block: NamedBlock) {
@@ -91,5 +102,5 @@ export const useShelfStore = defineStore('shelf', () => {
     }
   }
 
-  return { blocks, tops, topsTakenOff, topJustTaken, takeTopOff, putTopBack, unopened, takenOff, justTaken, isLoaded, problem, load, bringIn, takeOff, putBack }
+  return { blocks, tops, topsTakenOff, topJustTaken, takeTopOff, putTopBack, unopened, takenOff, justTaken, isLoaded, drawings, problem, load, bringIn, takeOff, putBack }
 })

@@ -1053,6 +1053,16 @@ export interface TurnNotPossible {
     press: PressDirection
   }[]
 }
+/** What a file or a drawing holds; file is what is sent to be kept. */
+export interface FilePreviewed {
+  kind: 'block' | 'top'
+  name: string
+  units: 'in' | 'mm'
+  finished: string[]
+  picture: string
+  says: string[]
+  file: string
+}
 /** Where the sheets lie that were asked for, and for which paper they are made. */
 export interface PaperReady {
   address: string
