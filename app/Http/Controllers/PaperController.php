@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\ProblemResponse;
 use App\Models\ShelfBlock;
 use App\Models\ShelfTop;
 use App\Paper\PaperAsked;
@@ -31,9 +32,12 @@ final readonly class PaperController
         return $this->address($request, $top);
     }
 
-    public function show(string $key, string $name, string $form): Response
+    public function show(string $key, string $name, string $form): Response|JsonResponse
     {
-        $made = $this->papers->made($key) ?? abort(404, 'These sheets are not kept any more. Ask for them again.');
+        $made = $this->papers->made($key);
+        if ($made === null) {
+            return ProblemResponse::refused('not-kept', 'These sheets are not kept any more. Ask for them again.', Response::HTTP_NOT_FOUND);
+        }
 
         return new Response($made, Response::HTTP_OK, ['Content-Type' => $form === 'pdf' ? 'application/pdf' : 'text/html; charset=utf-8', 'Content-Disposition' => sprintf('inline; filename="%s.%s"', $name, $form)]);
     }

@@ -160,6 +160,12 @@ final class Tiling
         if (self::areaOf($corners) < 0) {
             $corners = array_reverse($corners);
         }
+        // Paths often end where they began.
+        $corners = array_values(array_filter($corners, static function (array $corner, int $i) use ($corners): bool {
+            $after = $corners[($i + 1) % count($corners)];
+
+            return hypot($corner[0] - $after[0], $corner[1] - $after[1]) > self::NEAR;
+        }, ARRAY_FILTER_USE_BOTH));
         do {
             $count = count($corners);
             $kept = [];
@@ -168,7 +174,7 @@ final class Tiling
                 $after = $corners[($i + 1) % $count];
                 $bend = ($corner[0] - $before[0]) * ($after[1] - $corner[1]) - ($corner[1] - $before[1]) * ($after[0] - $corner[0]);
                 $long = max(hypot($after[0] - $before[0], $after[1] - $before[1]), 1e-9);
-                if (abs($bend) / $long > self::NEAR && hypot($corner[0] - $before[0], $corner[1] - $before[1]) > self::NEAR) {
+                if (abs($bend) / $long > self::NEAR) {
                     $kept[] = $corner;
                 }
             }
