@@ -14,8 +14,9 @@ final class AccessibilityTest extends BrowserTestCase
     private const STATES = [
         'settings' => ['/', '.settings-button', '.settings-form', true],
         'a new block' => ['/', '.bring-in .el-button--primary', '.new-block', true],
-        'a copy' => ['/', '.blocks li:first-child .deeds button:nth-of-type(1)', '.copy-block', true],
-        'tags' => ['/', '.blocks li:first-child .deeds button:nth-of-type(2)', '.tags-field', true],
+        'a copy' => ['/', '.blocks li:first-child .deeds button:nth-of-type(2)', '.copy-block', true],
+        'tags' => ['/', '.blocks li:first-child .deeds button:nth-of-type(3)', '.tags-field', true],
+        'what is taken along' => ['/blocks/3/press', '.below .rail-button[aria-haspopup="dialog"]', '.take-along', true],
         'a word' => ['/blocks/3/press', '.trade-word', '.el-popover .card', true],
         'a unit on the drawing board' => ['/blocks/3/wall?draw=1.1', '.drawing-panel h2', '.typed', false],
         'a fabric' => ['/blocks/3/wall', '.fabric-shelf .link-button:nth-of-type(2)', '.fabric-panel', true],
@@ -43,6 +44,7 @@ final class AccessibilityTest extends BrowserTestCase
             'top' => ['/tops/1', '.top-face .place'],
             'top at the machine' => ['/tops/1/sew', '.panel'],
             'words' => ['/words', 'dl'],
+            'shared' => ['/shared#q1ZKyy_KTSxRslIKyUxJVXBPLElVqgUA', 'h1'],
         ];
     }
 

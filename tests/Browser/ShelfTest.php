@@ -77,7 +77,7 @@ final class ShelfTest extends BrowserTestCase
     public function test_tags_are_written_by_keys_and_found_again(): void
     {
         $this->visit('/');
-        $this->find('.blocks li:nth-child(2) .deeds button:nth-of-type(2)')->sendKeys(WebDriverKeys::ENTER);
+        $this->find('.blocks li:nth-child(2) .deeds button:nth-of-type(3)')->sendKeys(WebDriverKeys::ENTER);
         $this->find('input[aria-label="Tags of Slack Water"]')->sendKeys('night watch'.WebDriverKeys::ENTER);
         $this->waitUntil(fn (): bool => $this->texts('.tags li') === ['night watch'], 'the tag is not there');
         $this->visit('/');

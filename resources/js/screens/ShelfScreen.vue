@@ -161,7 +161,7 @@ useScreenTitle(() => 'On the shelf')
             </ul>
           </div>
           <div class="deeds">
-            <TakeAlongButton look="link" :thing="{ kind: 'tops', id: top.id, name: top.name }" :aria-label="`Take ${top.name} along`" />
+            <TakeAlongButton look="link" :thing="{ kind: 'tops', id: top.id, name: top.name }" :aria-label="`Take along: ${top.name}`" />
             <button type="button" class="link-button" :aria-expanded="tagging === top.id" :aria-label="`Tags of ${top.name}`" @click="tagging = tagging === top.id ? null : top.id">Tags</button>
             <button type="button" class="link-button" :aria-label="`Take off ${top.name}`" @click="shelf.takeTopOff(top)">Take off</button>
           </div>

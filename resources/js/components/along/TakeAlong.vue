@@ -84,11 +84,11 @@ const makeLink = () =>
         <ul>
           <li v-for="one in lists" :key="one.list">
             <span>{{ one.words }}</span>
-            <a v-for="kind in one.kinds" :key="kind" class="link-button" :href="listAddress(thing, one.list, kind)" download :aria-label="`${one.words} as ${kind.toUpperCase()}`">{{ kind === 'csv' ? 'for a spreadsheet' : 'JSON' }}</a>
+            <a v-for="kind in one.kinds" :key="kind" class="link-button" :href="listAddress(thing, one.list, kind)" download :aria-label="`${one.words} ${kind === 'csv' ? 'for a spreadsheet' : 'as JSON'}`">{{ kind === 'csv' ? 'for a spreadsheet' : 'JSON' }}</a>
           </li>
           <li v-if="thing.kind === 'blocks'">
             <span>Logbook</span>
-            <a class="link-button" :href="logbookAddress(thing.id, 'csv')" download aria-label="Logbook as CSV">for a spreadsheet</a>
+            <a class="link-button" :href="logbookAddress(thing.id, 'csv')" download aria-label="Logbook for a spreadsheet">for a spreadsheet</a>
             <a class="link-button" :href="logbookAddress(thing.id, 'json')" download aria-label="Logbook as JSON">JSON</a>
           </li>
         </ul>

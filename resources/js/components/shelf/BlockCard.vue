@@ -42,7 +42,7 @@ const progress = computed(() => {
     </div>
     <div class="deeds">
       <RouterLink class="link-button" :to="{ name: 'wall', params: { block: block.id } }">Lay out</RouterLink>
-      <TakeAlongButton look="link" :thing="{ kind: 'blocks', id: block.id, name: block.name }" :aria-label="`Take ${block.name} along`" />
+      <TakeAlongButton look="link" :thing="{ kind: 'blocks', id: block.id, name: block.name }" :aria-label="`Take along: ${block.name}`" />
       <button type="button" class="link-button" :aria-expanded="open === 'copy'" @click="toggle('copy')">Copy</button>
       <button type="button" class="link-button" :aria-expanded="open === 'tags'" @click="toggle('tags')">Tags</button>
       <button type="button" class="link-button" @click="emit('take-off')">Take off</button>
