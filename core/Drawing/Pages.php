@@ -17,7 +17,7 @@ final class Pages
     private const GUTTER = 7.0;
 
     /** What begins on a page leaves at least this share of it below; else it begins on the next one. */
-    private const ROOM = 0.35;
+    private const ROOM = 0.25;
 
     /** @var list<list<Shape>> */
     private array $pages = [[]];
