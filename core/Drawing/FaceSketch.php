@@ -12,7 +12,7 @@ use KeenSeam\Core\Top\Top;
 final class FaceSketch
 {
     /** Beside the longer side: hides the ground between neighbours. */
-    private const HAIR = 1 / 600;
+    private const HAIR = 1 / 300;
 
     /** Lines of a page to be coloured. */
     private const OUTLINE = 1 / 250;

@@ -5,6 +5,7 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { TopShown, TopWorkShown } from '@/api/types'
+import PrintButton from '@/components/along/PrintButton.vue'
 import SettingsButton from '@/components/settings/SettingsButton.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
@@ -12,6 +13,7 @@ import { useMachineChoices } from '@/composables/useMachineChoices'
 import { mayAct, useSingleKeys } from '@/composables/useSingleKeys'
 import { provideUnits } from '@/composables/useUnits'
 import FractionText from '@/drawing/FractionText.vue'
+import { sheetsAt } from '@/drawing/along'
 import TopFace from '@/drawing/TopFace.vue'
 
 /** A top at the machine: the step that comes next, and the map of what is sewn. */
@@ -85,7 +87,10 @@ const isNow = (number: number) => number === work.value?.next
       <RouterLink class="back" :to="{ name: 'top', params: { top } }">{{ shown?.name ?? 'Top' }}</RouterLink>
       <h1 ref="heading" tabindex="-1">{{ step ? step.title : work?.state === 'going' ? 'Sewn' : 'At the machine' }}</h1>
       <p v-if="work?.state === 'going'" class="soft" role="status">{{ done }} of {{ work.steps.length }} steps done; {{ work.wholes.length }} {{ work.wholes.length === 1 ? 'block is' : 'blocks are' }} sewn<template v-if="step">; now at the {{ step.at }}</template></p>
-      <SettingsButton />
+      <div class="deeds">
+        <PrintButton :thing="{ kind: 'tops', id: top, name: shown?.name ?? 'this top' }" :kinds="sheetsAt.machine ?? []" />
+        <SettingsButton />
+      </div>
     </header>
     <ProblemNote v-if="problem" :text="problem" @close="problem = null" />
     <div v-if="work?.isChanged" class="changed" role="status">
