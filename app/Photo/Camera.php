@@ -53,7 +53,7 @@ final readonly class Camera
         $dim = $shot->between(0.6, 1.0);
         $warmth = $shot->between(-0.16, 0.16);
         $cast = [$dim * (1 + $warmth), $dim, $dim * (1 - $warmth)];
-        $image = imagecreatetruecolor($this->width, $this->height) ?: throw new \RuntimeException('No memory for a picture.');
+        $image = imagecreatetruecolor(max(1, $this->width), max(1, $this->height)) ?: throw new \RuntimeException('No memory for a picture.');
         $table = self::TABLES[$shot->random->getInt(0, count(self::TABLES) - 1)];
         imagefilledrectangle($image, 0, 0, $this->width, $this->height, self::colour($image, $table, $cast, 1.0));
         $prints = [];
@@ -200,7 +200,7 @@ final readonly class Camera
             for ($y = 0; $y < 48; ++$y) {
                 $along = (cos($from) * ($x / 63 - 0.5) + sin($from) * ($y / 47 - 0.5)) / (abs(cos($from)) + abs(sin($from))) + 0.5;
                 $left = 1 - $along * (1 - 1 / max(1.0, $this->shot->light));
-                imagesetpixel($shade, $x, $y, imagecolorallocatealpha($shade, 0, 0, 0, (int) round(127 * $left)) ?: 0);
+                imagesetpixel($shade, $x, $y, imagecolorallocatealpha($shade, 0, 0, 0, max(0, min(127, (int) round(127 * $left)))) ?: 0);
             }
         }
         imagealphablending($image, true);
@@ -215,7 +215,7 @@ final readonly class Camera
         for ($x = 0; $x < 160; ++$x) {
             for ($y = 0; $y < 160; ++$y) {
                 $white = $this->shot->random->getInt(0, 1) * 255;
-                imagesetpixel($grain, $x, $y, imagecolorallocatealpha($grain, $white, $white, $white, 127 - $this->shot->random->getInt(0, (int) $strength)) ?: 0);
+                imagesetpixel($grain, $x, $y, imagecolorallocatealpha($grain, $white, $white, $white, max(0, 127 - $this->shot->random->getInt(0, (int) $strength))) ?: 0);
             }
         }
         imagesettile($image, $grain);

@@ -39,14 +39,15 @@ final readonly class Planted
             $drawn = UnitFace::of($unit);
             $kind = $part[5] ?? '';
             $pattern = $kind === '' ? null : (UnitPatterns::all()[$kind] ?? throw OptionNotKnown::choice('wrong', $kind, array_keys(UnitPatterns::all())));
-            $by = new Placement(Turn::from((int) $part[3]), $part[4] === 'm');
+            [$turn, $isMirrored] = [(int) ($part[3] ?? 0), ($part[4] ?? '') === 'm'];
+            $by = new Placement(Turn::from($turn), $isMirrored);
             if ($pattern === null && $by->turn->swapsSides() && abs($unit->ratio() - 1) > 1e-9) {
                 throw OptionNotKnown::pair('wrong', $one, $part[1].','.$part[2].':180, since this unit is not square');
             }
             $laid = $pattern === null ? $drawn->moved($by) : self::other($pattern, $drawn, array_map(strval(...), array_keys($face->block->fabrics)));
             if ($laid->look() !== $drawn->look()) {
                 $faces[$part[1].','.$part[2]] = $laid;
-                $told[] = ['row' => (int) $part[1], 'column' => (int) $part[2], 'turn' => (int) $part[3], 'mirrored' => $part[4] === 'm', 'unit' => $pattern?->kind];
+                $told[] = ['row' => (int) $part[1], 'column' => (int) $part[2], 'turn' => $turn, 'mirrored' => $isMirrored, 'unit' => $pattern?->kind];
             }
         }
 

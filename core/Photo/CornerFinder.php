@@ -14,7 +14,7 @@ final class CornerFinder
     private const GRID = 220;
 
     /** How much brighter or darker, or of another colour, than the table a place must be; logarithms. */
-    private const DIFFERS = 0.14;
+    private const DIFFERS = 0.09;
 
     /** Share of the picture that a block covers at least. */
     private const LEAST = 0.08;
@@ -36,7 +36,7 @@ final class CornerFinder
         }
         $table = self::table($lights, $rows, $columns);
         $isOther = [];
-        $spread = max(self::DIFFERS, $table['spread'] * 4);
+        $spread = max(self::DIFFERS, $table['spread'] * 3.2);
         for ($row = 0; $row <= $rows; ++$row) {
             for ($column = 0; $column <= $columns; ++$column) {
                 $off = 0.0;
@@ -129,7 +129,7 @@ final class CornerFinder
      */
     private static function largest(array $isOther, int $rows, int $columns): array
     {
-        $reach = max(2, intdiv(max($rows, $columns), 28));
+        $reach = max(2, intdiv(max($rows, $columns), 12));
         $seen = [];
         $largest = [];
         for ($row = 0; $row <= $rows; ++$row) {

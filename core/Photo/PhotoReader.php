@@ -44,6 +44,23 @@ final class PhotoReader
     /** What nothing fits although the drawing does not either is another unit from here on. */
     private const STRANGE = -2.4;
 
+    /** Share of a unit's places that show another fabric for sure, from which on it is another unit. */
+    private const STRANGE_SHARE = 0.16;
+
+    /** How unlikely the drawn fabric, and how likely another one, must be for that. */
+    private const STRANGE_PLACE = -3.5;
+
+    private const FAMILIAR_PLACE = -1.5;
+
+    /** Corners whose light misses by less are good enough. */
+    private const FITS_WELL = 0.09;
+
+    /** From here on the picture is looked at from its other sides, too; where most units do not fit either, it is another block. */
+    private const FITS_BADLY = 0.2;
+
+    /** Of more, halves are not tried in all pairs. */
+    private const MOST_FABRICS = 6;
+
     /** Lightness, of 100, by which two fabrics must differ to be told apart in grey (CIE 1976 L*). */
     private const APART_IN_GREY = 8.0;
 
@@ -54,6 +71,9 @@ final class PhotoReader
 
     /** @var array<string, list<array{Placement, UnitFace, string}>> a face in its eight ways, with how it looks then */
     private array $moves = [];
+
+    /** @var list<array{UnitFace, string}> */
+    private array $simple = [];
 
     private function __construct(private readonly Face $face, private readonly Photograph $photo)
     {
@@ -78,18 +98,59 @@ final class PhotoReader
         }
         $given = $corners === null ? CornerFinder::find($this->photo) : [$corners[0], $corners[1], $corners[2], $corners[3]];
         [$apart, $light] = $this->apart($given);
+        // The picture may have been taken from another side of the table.
+        [$a, $b, $c, $d] = $given;
+        foreach ($light->misfit < self::FITS_BADLY ? [] : [[$b, $c, $d, $a], [$c, $d, $a, $b], [$d, $a, $b, $c]] as $turned) {
+            [$asApart, $as] = $this->apart($turned);
+            // A block that fits turned hardly better lies as it was photographed.
+            [$given, $apart, $light] = $as->misfit < 0.7 * $light->misfit ? [$turned, $asApart, $as] : [$given, $apart, $light];
+        }
+        if ($corners === null) {
+            [$given, $light] = $this->nearer($given, $apart, $light);
+        }
         $laying = new Laying($this->face, $apart);
         $plane = Homography::fromRectangle($laying->width, $laying->height, $given);
-        if ($light->misfit > 0.55) {
-            throw PhotoNotReadable::otherBlock($this->face->block->name);
-        }
         $cells = [];
         $others = $this->others($laying);
         foreach ($laying->units as $place) {
             $cells[] = $this->judged($place, $plane, $light, $others, $laying);
         }
 
+        $right = count(array_filter($cells, static fn (SeenCell $cell): bool => $cell->verdict === Verdict::AsDrawn));
+        if ($light->misfit > self::FITS_BADLY && $right < count($cells) / 2) {
+            throw PhotoNotReadable::otherBlock($this->face->block->name);
+        }
+
         return new PhotoReading($given, $cells, $apart, $this->alike($light));
+    }
+
+    /**
+     * Corners that were found, moved to where the drawing fits better.
+     *
+     * @param array{array{float, float}, array{float, float}, array{float, float}, array{float, float}} $corners
+     * @param array{float, float}                                                                       $apart
+     *
+     * @return array{array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}, Light}
+     */
+    private function nearer(array $corners, array $apart, Light $light): array
+    {
+        $size = hypot($corners[2][0] - $corners[0][0], $corners[2][1] - $corners[0][1]);
+        foreach ($light->misfit < self::FITS_WELL ? [] : [0.03, 0.012] as $share) {
+            foreach ([0, 1, 2, 3] as $corner) {
+                foreach ([[1, 0], [-1, 0], [0, 1], [0, -1]] as [$right, $down]) {
+                    $moved = $corners;
+                    $moved[$corner] = [$corners[$corner][0] + $right * $share * $size, $corners[$corner][1] + $down * $share * $size];
+                    try {
+                        $as = $this->lightWith($apart, $moved);
+                    } catch (PhotoNotReadable) {
+                        continue;
+                    }
+                    [$corners, $light] = $as->misfit < $light->misfit ? [$moved, $as] : [$corners, $light];
+                }
+            }
+        }
+
+        return [$corners, $light];
     }
 
     /**
@@ -265,8 +326,11 @@ final class PhotoReader
                 $margin = min($margin, self::margin($drawn['labels'], $way['labels'], $likely));
             }
             $margin = is_finite($margin) ? $margin : $fits - self::STRANGE;
+            $strange = self::strange($drawn['labels'], $likely);
 
             return match (true) {
+                $strange >= self::STRANGE_SHARE => $told(Verdict::AnotherUnit, $unit->placement, 10 * $strange),
+                $strange >= self::STRANGE_SHARE / 2 => $told(Verdict::Unsure, $unit->placement, $margin),
                 $fits >= self::FITS && $margin >= self::RIGHT => $told(Verdict::AsDrawn, $unit->placement, $margin),
                 $fits < self::STRANGE && self::free($likely) > self::FITS / 2 => $told(Verdict::AnotherUnit, $unit->placement, self::free($likely) - $fits),
                 default => $told(Verdict::Unsure, $unit->placement, $margin),
@@ -276,6 +340,7 @@ final class PhotoReader
 
         return match (true) {
             $bestFits >= self::FITS && $margin >= self::WRONG => $told($best['verdict'], $best['placement'], $margin),
+            self::strange($drawn['labels'], $likely) >= self::STRANGE_SHARE => $told(Verdict::AnotherUnit, $unit->placement, 10 * self::strange($drawn['labels'], $likely)),
             $bestFits < self::FITS && $fits < self::STRANGE && self::free($likely) > self::FITS / 2 => $told(Verdict::AnotherUnit, $unit->placement, self::free($likely) - $fits),
             default => $told(Verdict::Unsure, $best['placement'], $margin),
         };
@@ -311,7 +376,32 @@ final class PhotoReader
             }
         }
 
+        foreach ($this->simple() as [$face, $look]) {
+            $ways[$look] ??= ['verdict' => Verdict::AnotherUnit, 'placement' => $own, 'labels' => $this->labels($face, $look, $place)];
+        }
+
         return $ways === [] ? throw new \LogicException('A unit lies as it is drawn.') : array_values($ways);
+    }
+
+    /** @return list<array{UnitFace, string}> what is easily put in the wrong place: whole patches and halves of all fabrics */
+    private function simple(): array
+    {
+        if ($this->simple === []) {
+            $keys = array_slice(array_map(strval(...), array_keys($this->face->block->fabrics)), 0, self::MOST_FABRICS);
+            $faces = [];
+            foreach ($keys as $one) {
+                $faces[] = new UnitFace([[$one, [[0, 0], [1, 0], [1, 1], [0, 1]]]]);
+                foreach ($keys as $other) {
+                    if ($one !== $other) {
+                        $faces[] = new UnitFace([[$one, [[0, 0], [1, 0], [0, 1]]], [$other, [[1, 0], [1, 1], [0, 1]]]]);
+                        $faces[] = new UnitFace([[$one, [[0, 0], [1, 0], [1, 1]]], [$other, [[0, 0], [1, 1], [0, 1]]]]);
+                    }
+                }
+            }
+            $this->simple = array_map(static fn (UnitFace $face): array => [$face, $face->look()], $faces);
+        }
+
+        return $this->simple;
     }
 
     /**
@@ -355,6 +445,25 @@ final class PhotoReader
         }
 
         return $count === 0 ? -self::MOST_UNLIKELY : $sum / $count;
+    }
+
+    /**
+     * The share of places that show another fabric for sure.
+     *
+     * @param list<string>               $labels
+     * @param list<array<string, float>> $likely
+     */
+    private static function strange(array $labels, array $likely): float
+    {
+        [$strange, $count] = [0, 0];
+        foreach ($labels as $n => $fabric) {
+            if ($fabric !== '') {
+                $strange += $likely[$n][$fabric] < self::STRANGE_PLACE && max([-self::MOST_UNLIKELY, ...array_values($likely[$n])]) > self::FAMILIAR_PLACE ? 1 : 0;
+                ++$count;
+            }
+        }
+
+        return $strange / max(1, $count);
     }
 
     /** @param list<array<string, float>> $likely where each place may be any fabric */
