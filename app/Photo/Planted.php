@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Photo;
 
-use App\Console\Commands\OptionNotKnown;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
@@ -26,23 +25,23 @@ final readonly class Planted
     /**
      * @param list<string> $asked "2,3:90", "2,3:90m", "2,3:plain"
      *
-     * @throws OptionNotKnown
+     * @throws PlantedWrong
      */
     public static function read(array $asked, Face $face): self
     {
         $faces = $told = [];
         foreach ($asked as $one) {
             if (preg_match('~^(\d{1,3}),(\d{1,3}):(?:(0|90|180|270)(m?)|([a-z-]+))$~D', $one, $part) !== 1) {
-                throw OptionNotKnown::pair('wrong', $one, '2,3:90, 2,3:90m or 2,3:plain');
+                throw PlantedWrong::like($one, '2,3:90, 2,3:90m or 2,3:plain');
             }
-            $unit = self::at($face, (int) $part[1], (int) $part[2]) ?? throw OptionNotKnown::pair('wrong', $one, '1,1:90, with a row and a column of the block');
+            $unit = self::at($face, (int) $part[1], (int) $part[2]) ?? throw PlantedWrong::like($one, '1,1:90, with a row and a column of the block');
             $drawn = UnitFace::of($unit);
             $kind = $part[5] ?? '';
-            $pattern = $kind === '' ? null : (UnitPatterns::all()[$kind] ?? throw OptionNotKnown::choice('wrong', $kind, array_keys(UnitPatterns::all())));
+            $pattern = $kind === '' ? null : (UnitPatterns::all()[$kind] ?? throw PlantedWrong::like($one, '2,3:'.implode(', 2,3:', array_keys(UnitPatterns::all()))));
             [$turn, $isMirrored] = [(int) ($part[3] ?? 0), ($part[4] ?? '') === 'm'];
             $by = new Placement(Turn::from($turn), $isMirrored);
             if ($pattern === null && $by->turn->swapsSides() && abs($unit->ratio() - 1) > 1e-9) {
-                throw OptionNotKnown::pair('wrong', $one, $part[1].','.$part[2].':180, since this unit is not square');
+                throw PlantedWrong::like($one, $part[1].','.$part[2].':180, since this unit is not square');
             }
             $laid = $pattern === null ? $drawn->moved($by) : self::other($pattern, $drawn, array_map(strval(...), array_keys($face->block->fabrics)));
             if ($laid->look() !== $drawn->look()) {
@@ -52,6 +51,11 @@ final readonly class Planted
         }
 
         return new self($faces, $told);
+    }
+
+    public static function nothing(): self
+    {
+        return new self([], []);
     }
 
     private static function at(Face $face, int $row, int $column): ?PlacedUnit

@@ -44,6 +44,16 @@ final class PhotoNotReadable extends \InvalidArgumentException implements KeenSe
         return new self(sprintf('What is laid out here does not look like %s. Choose another picture, or put the four corners where they are.', $name), 'photo-other-block');
     }
 
+    public static function noneHere(): self
+    {
+        return new self('There is no photograph of this block. Take one first.', 'photo-none');
+    }
+
+    public static function noLesson(): self
+    {
+        return new self('There is nothing to guess on this picture. Try one that is made up.', 'photo-no-lesson');
+    }
+
     public static function onlyBlocks(): self
     {
         return new self('Photographs are looked at block by block. Choose a block file.');

@@ -17,6 +17,9 @@ use KeenSeam\Core\Drawing\Palette;
  */
 final class PhotoReader
 {
+    /** Another one where the same picture could be told otherwise. */
+    public const VERSION = 1;
+
     /** Places looked at across a unit. */
     private const GRID = 11;
 

@@ -13,6 +13,7 @@ export const router = createRouter({
     { path: '/blocks/:block(\\d+)/press', name: 'press', component: () => import('./screens/PressScreen.vue'), props: blockProp },
     { path: '/blocks/:block(\\d+)/joins', name: 'joins', component: () => import('./screens/JoinsScreen.vue'), props: blockProp },
     { path: '/blocks/:block(\\d+)/machine', name: 'machine', component: () => import('./screens/MachineScreen.vue'), props: blockProp },
+    { path: '/blocks/:block(\\d+)/photo', name: 'photo', component: () => import('./screens/PhotoScreen.vue'), props: blockProp },
     { path: '/blocks/:block(\\d+)/logbook', name: 'logbook-of', component: () => import('./screens/LogbookScreen.vue'), props: blockProp },
     { path: '/tops/:top(\\d+)/sew', name: 'sew-top', component: () => import('./screens/TopMachineScreen.vue'), props: (route) => ({ top: Number(route.params.top) }) },
     { path: '/tops/:top(\\d+)', name: 'top', component: () => import('./screens/TopScreen.vue'), props: (route) => ({ top: Number(route.params.top) }) },

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\BlockFiles\BlockDoor;
 use App\Documents\ShelfDocument;
 use App\Http\SeenVersion;
+use App\Models\PhotographRecord;
 use App\Models\ShelfBlock;
 use App\Shelf\PlanInFile;
 use App\Wall\History;
@@ -85,6 +86,8 @@ final class BlockController
     public function destroy(ShelfBlock $block): JsonResponse
     {
         $block->delete();
+        // Another can be taken at any time; none stays of what is not looked at any more.
+        PhotographRecord::query()->where('shelf_block_id', $block->id)->delete();
 
         return new JsonResponse(null, JsonResponse::HTTP_NO_CONTENT);
     }

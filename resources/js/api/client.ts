@@ -1,7 +1,7 @@
 import { shallowRef } from 'vue'
 import { refused, taken } from '@/composables/useRefusal'
 import { pressShown } from './changes'
-import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, FilePreviewed, GrowingShown, HouseShown, HouseSwitched, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PaperReady, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TagsKept, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
+import type { AdviceShown, AskedShown, BesideShown, BroughtBack, Chain, ChoicesShown, CopyAsked, CuttingChoices, CuttingShown, DrawingShown, FilePreviewed, GrowingShown, HouseShown, HouseSwitched, JoinsChanged, JoinsShown, LargestShown, LockAsked, LogbookShown, LookTwiceShown, NamedBlock, NewBlock, Order, OrderChosen, OrdersShown, OwnTrayShown, PaperReady, PhotoShown, PatternChecked, PileChoice, PilesShown, PlanningShown, PrecutsShown, PressAnswer, PressChanged, PressDirection, PressStyle, RailShown, RestOfSeams, RulePriced, SeamTestGiven, SeamsChosen, ShelfBlock, ShelfShown, SizesShown, SpreadShown, StartPictures, StartsShown, StepPicture, StylesShown, Symmetry, TagsKept, TopCuttingShown, TopOrderShown, TopPlanned, TopStepsShown, TopShelf, TopJoinsShown, TopLensShown, TopLooksShown, TopRulerShown, TopShown, TopSizesShown, TopWorkShown, TurnNotPossible, HandsShown, UnpickCost, WallEdit, WallFigures, WallPlace, WallShown, WorkChanged, WorkEvent, WorkShown } from './types'
 
 /** What went wrong, in the words to show. */
 export class ProblemError extends Error {
@@ -48,6 +48,21 @@ export const takeOff = (block: number) => ask<null>('DELETE', `/blocks/${block}`
 export const putBack = (block: number) => ask<NamedBlock>('POST', `/blocks/${block}/restore`)
 
 export const fileAddress = (block: number) => `/api/blocks/${block}/file`
+
+export const photo = (block: number) => ask<PhotoShown>('GET', `/blocks/${block}/photo`)
+
+export const takePhoto = (block: number, picture: Blob) => ask<PhotoShown>('PUT', `/blocks/${block}/photo`, { text: picture })
+
+export const dropPhoto = (block: number) => ask<PhotoShown>('DELETE', `/blocks/${block}/photo`)
+
+/** A made picture with a surprise in it. */
+export const makeUpPhoto = (block: number) => ask<PhotoShown>('POST', `/blocks/${block}/photo/made`, { json: {} })
+
+export const guessOnPhoto = (block: number, row: number, column: number) => ask<PhotoShown>('POST', `/blocks/${block}/photo/guess`, { json: { row, column } })
+
+export const putCorners = (block: number, corners: number[][]) => ask<PhotoShown>('PUT', `/blocks/${block}/photo/corners`, { json: { corners } })
+
+export const neverMind = (block: number, row: number, column: number, never: boolean) => ask<PhotoShown>('PUT', `/blocks/${block}/photo/minds`, { json: { row, column, never } })
 
 /** What a file holds; nothing is kept of it. */
 export const previewFile = (text: string) => ask<FilePreviewed>('POST', '/previews', { text })

@@ -150,6 +150,7 @@ useMachineKeys({
         <section v-else-if="step" class="step" aria-live="polite" :data-step="work.at" :data-do="step.do">
           <h1>{{ step.title }}<span v-if="step.times > 1" class="due" :data-left="work.timesLeft"><template v-if="work.timesLeft < step.times"><b>{{ work.timesLeft }}</b> of {{ step.times }} left</template><template v-else>{{ step.times }} times</template></span></h1>
           <p class="text"><FractionText :text="again + step.text" /></p>
+          <p v-if="step.do === 'lay-out'"><RouterLink class="link-button" :to="{ name: 'photo', params: { block } }">Photograph it, and see whether it is right</RouterLink></p>
           <MeasureKeys v-if="step.do === 'measure' && step.size" :key="step.key" ref="measuring" :size="step.size" :units="shown.face.units" @measured="work.measured" />
         </section>
         <section v-else class="step">

@@ -20,6 +20,7 @@ export type RestOfSeams = 'stays' | 'follows'
 /** The name of a regular order, or own: and the name of one of the quilter's. */
 export type Order = string
 export type PressStyle = 'nest' | 'nest-furl' | 'open' | 'dark' | 'mixed'
+export type PixelPlace = [number, number]
 export type OrderShown = OrderPossible | OrderImpossible
 /** Row and column of a place on the wall, from 1. */
 export type WallPlace = [number, number]
@@ -1052,6 +1053,49 @@ export interface TurnNotPossible {
     join: number
     press: PressDirection
   }[]
+}
+/** A unit on a photograph: verdict null while a lesson is not guessed; corners of the finished unit in pixels, the upper left as it hangs first. */
+export interface PhotoCell {
+  row: number
+  column: number
+  name: string
+  verdict: 'as drawn' | 'turned' | 'mirrored' | 'another unit' | 'unsure' | null
+  turn: 0 | 90 | 180 | 270
+  mirrored: boolean
+  corners: [PixelPlace, PixelPlace, PixelPlace, PixelPlace]
+  patches: number[]
+  words: string
+  isIgnored: boolean
+}
+export interface PhotoShown {
+  block: BlockTold
+  face: FaceShown
+  picture: {
+    address: string
+    width: number
+    height: number
+  } | null
+  corners: PixelPlace[] | null
+  problem: string | null
+  lesson: {
+    isOver: boolean
+    guess: {
+      row: number
+      column: number
+    } | null
+    planted: {
+      row: number
+      column: number
+    }[]
+  } | null
+  cells: PhotoCell[]
+  says: string
+  alike: string[]
+  lessons: {
+    taken: number
+    yours: number
+    program: number
+  }
 }
 /** What a file or a drawing holds; file is what is sent to be kept. */
 export interface FilePreviewed {
