@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use App\Models\LookingLesson;
 use App\Models\SeamTestRecord;
 use KeenSeam\Core\Guide\Lessons;
 use KeenSeam\Core\Guide\Logbook;
@@ -49,6 +50,7 @@ final class LogbookDocument
             'sizes' => array_map(static fn (LogEntry $entry): array => ['at' => $entry->at, 'block' => $names[$entry->block] ?? '', 'title' => $entry->title, ...self::size($entry->measured)], array_slice(array_reverse($log->sizes), 0, self::MOST)),
             'takeUps' => array_slice(self::takeUps($log, $tests, $unit), -self::MOST),
             'lessons' => Lessons::of($log, $unit),
+            'looking' => LookingLesson::counts($block),
         ];
     }
 

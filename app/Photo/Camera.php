@@ -28,12 +28,13 @@ final readonly class Camera
 
     /**
      * @param array<string, UnitFace> $faces what lies in each cell, by "row,column"; as drawn where there is nothing
+     * @param float|null              $apart between raw edges; from the seed if null, minus two allowances where the block is sewn
      *
      * @return array{\GdImage, list<array{float, float}>} the picture, and the four outermost raw corners of the layout as it is meant, in pixels
      */
-    public static function take(Face $face, array $faces, Shot $shot, int $width = 1400, int $height = 1050): array
+    public static function take(Face $face, array $faces, Shot $shot, int $width = 1400, int $height = 1050, ?float $apart = null): array
     {
-        return (new self($shot, $width, $height))->photograph($face, $faces);
+        return (new self($shot, $width, $height))->photograph($face, $faces, $apart);
     }
 
     /**
@@ -41,12 +42,12 @@ final readonly class Camera
      *
      * @return array{\GdImage, list<array{float, float}>}
      */
-    private function photograph(Face $face, array $faces): array
+    private function photograph(Face $face, array $faces, ?float $apart): array
     {
         $shot = $this->shot;
         $inch = $face->block->unit->value === 'mm' ? 25.4 : 1.0;
         $gap = $shot->between(0.1, 0.6) * $inch;
-        $laying = new Laying($face, [$gap, $gap]);
+        $laying = new Laying($face, [$apart ?? $gap, $apart ?? $gap]);
         $corners = $this->corners($laying);
         $plane = Homography::fromRectangle($laying->width, $laying->height, $corners);
         // Warm lamps are red, a window is blue; dim rooms take from all.
@@ -60,7 +61,6 @@ final readonly class Camera
         foreach ($face->block->fabrics as $fabric) {
             $prints[$fabric->key] = ['colour' => $fabric->color, 'spots' => $shot->random->getInt(0, 2), 'strength' => $shot->between(0.05, 0.16)];
         }
-        $a = $laying->allowance;
         foreach ($laying->units as $place) {
             $unit = $place['unit'];
             $drawn = $faces[$unit->cell->row.','.$unit->cell->column] ?? UnitFace::of($unit);
@@ -74,7 +74,7 @@ final readonly class Camera
                 return $plane->at($midX + $x * $cos - $y * $sin, $midY + $x * $sin + $y * $cos);
             };
             foreach ($drawn->patches as [$key, $patch]) {
-                $cloth = self::withAllowance(array_map(static fn (array $corner): array => [$corner[0] * $place['width'], $corner[1] * $place['height']], $patch), $place['width'], $place['height'], $a);
+                $cloth = self::withAllowance(array_map(static fn (array $corner): array => [$corner[0] * $place['width'], $corner[1] * $place['height']], $patch), $place['width'], $place['height'], self::rims($laying, $place));
                 $this->polygon($image, array_map(static fn (array $corner): array => $onPicture($corner[0], $corner[1]), $cloth), self::colour($image, $prints[$key]['colour'], $cast, 1.0));
                 $this->spots($image, $prints[$key], $cloth, $onPicture, $cast, 0.16 * $inch);
             }
@@ -116,13 +116,15 @@ final readonly class Camera
     /**
      * Seams go on through the allowances to the raw edge.
      *
-     * @param list<array{float, float}> $patch in its finished unit
+     * @param list<array{float, float}>         $patch in its finished unit
+     * @param array{float, float, float, float} $rims  allowances that are seen: left, top, right, bottom
      *
      * @return list<array{float, float}>
      */
-    private static function withAllowance(array $patch, float $width, float $height, float $a): array
+    private static function withAllowance(array $patch, float $width, float $height, array $rims): array
     {
-        $cloth = [[-$a, -$a], [$width + $a, -$a], [$width + $a, $height + $a], [-$a, $height + $a]];
+        [$left, $top, $right, $bottom] = $rims;
+        $cloth = [[-$left, -$top], [$width + $right, -$top], [$width + $right, $height + $bottom], [-$left, $height + $bottom]];
         foreach ($patch as $i => [$fromX, $fromY]) {
             [$toX, $toY] = $patch[($i + 1) % count($patch)];
             $isRim = static fn (float $one, float $other, float $size): bool => abs($one - $other) < 1e-6 && (abs($one) < 1e-6 || abs($one - $size) < 1e-6);
@@ -146,6 +148,27 @@ final readonly class Camera
         }
 
         return $cloth;
+    }
+
+    /**
+     * Between units that are sewn no allowance is seen.
+     *
+     * @param array{unit: \KeenSeam\Core\Block\PlacedUnit, left: float, top: float, width: float, height: float} $place
+     *
+     * @return array{float, float, float, float}
+     */
+    private static function rims(Laying $laying, array $place): array
+    {
+        $a = $laying->allowance;
+        [$isSewnBeside, $isSewnBelow] = array_map(static fn (float $apart): bool => $apart < -$a, $laying->apart);
+        $isOuter = static fn (float $rim): bool => abs($rim - $a) < 1e-6;
+
+        return [
+            ! $isSewnBeside || $isOuter($place['left']) ? $a : 0.0,
+            ! $isSewnBelow || $isOuter($place['top']) ? $a : 0.0,
+            ! $isSewnBeside || $isOuter($laying->width - $place['left'] - $place['width']) ? $a : 0.0,
+            ! $isSewnBelow || $isOuter($laying->height - $place['top'] - $place['height']) ? $a : 0.0,
+        ];
     }
 
     /**

@@ -56,7 +56,7 @@ final class PhotoReader
     private const FAMILIAR_PLACE = -1.5;
 
     /** Corners whose light misses by less are good enough. */
-    private const FITS_WELL = 0.09;
+    private const FITS_WELL = 0.05;
 
     /** From here on the picture is looked at from its other sides, too; where most units do not fit either, it is another block. */
     private const FITS_BADLY = 0.2;
@@ -170,10 +170,15 @@ final class PhotoReader
         $gaps = [$sewn, ...array_map(fn (float $gap): float => $gap * $this->inch, self::GAPS)];
         $best = [0.25 * $this->inch, 0.25 * $this->inch];
         $light = $this->lightWith($best, $corners);
-        foreach ([0, 1, 0, 1] as $axis) {
+        // Both ways alike first, then each by itself: rows may be sewn.
+        foreach (['both', 'beside', 'below', 'beside'] as $way) {
             $from = $best;
             foreach ($gaps as $gap) {
-                $tried = $axis === 0 ? [$gap, $from[1]] : [$from[0], $gap];
+                $tried = match ($way) {
+                    'both' => [$gap, $gap],
+                    'beside' => [$gap, $from[1]],
+                    'below' => [$from[0], $gap],
+                };
                 if ($tried !== $best) {
                     $as = $this->lightWith($tried, $corners);
                     [$best, $light] = $as->misfit < $light->misfit ? [$tried, $as] : [$best, $light];

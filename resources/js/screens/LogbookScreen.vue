@@ -32,7 +32,7 @@ watch(
   { immediate: true },
 )
 
-const isEmpty = computed(() => book.value !== null && book.value.time.length === 0 && book.value.seamsSewn === 0 && book.value.unpicks.length === 0 && book.value.takeUps.length === 0 && book.value.sizes.length === 0)
+const isEmpty = computed(() => book.value !== null && book.value.time.length === 0 && book.value.seamsSewn === 0 && book.value.unpicks.length === 0 && book.value.takeUps.length === 0 && book.value.sizes.length === 0 && book.value.looking.taken === 0)
 const all = computed(() => book.value?.time.reduce((sum, one) => sum + one.seconds, 0) ?? 0)
 const time = computed(() => (book.value?.time ?? []).map((one) => ({ name: one.place, amount: one.seconds, words: duration(one.seconds) })))
 const made = computed(() => (book.value?.made ?? []).map((one) => ({ name: one.name, amount: one.count, words: String(one.count) })))
@@ -70,6 +70,7 @@ const day = (at: number) => new Date(at).toLocaleDateString([], { day: 'numeric'
           <li v-for="lesson in book.lessons" :key="lesson"><FractionText :text="lesson" /></li>
         </ul>
         <p v-else class="soft">Nothing yet. Three measured parts tell about your seams, three unpicks about your habits.</p>
+        <p v-if="book.looking.taken > 0">Looking: of {{ counted(book.looking.taken, 'made picture') }} you found what lay wrong on {{ book.looking.yours }}, the program on {{ book.looking.program }}.</p>
       </section>
       <div class="columns">
         <section v-if="time.length > 0" aria-labelledby="time">

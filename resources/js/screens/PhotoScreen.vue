@@ -41,6 +41,7 @@ const needsCorners = computed(() => shown.value?.picture != null && shown.value.
 function take(answer: PhotoShown) {
   shown.value = answer
   chosen.value = null
+  if (answer.lesson?.isOver === false) isSquare.value = false
   const picture = answer.picture
   isMending.value = picture !== null && answer.problem !== null
   corners.value = answer.corners ?? (picture === null ? [] : [[0.15, 0.15], [0.85, 0.15], [0.85, 0.85], [0.15, 0.85]].map(([x = 0, y = 0]) => [x * picture.width, y * picture.height]))
@@ -133,7 +134,7 @@ const shape = (cell: PhotoShown['cells'][number]) => {
         <PhotoPicture v-else v-model:corners="corners" :photo="shown" :picture="shown.picture" :chosen="chosen" :is-grey="isGrey" :is-mending="isMending" @choose="choose" />
         <div class="under">
           <CheckField v-model="isGrey">in grey</CheckField>
-          <CheckField v-if="shown.corners && !isMending" v-model="isSquare">made square</CheckField>
+          <CheckField v-if="shown.corners && !isMending && !isGuessing" v-model="isSquare">made square</CheckField>
           <ElButton v-if="!isMending" @click="((isMending = true), (isSquare = false))">Mend the corners</ElButton>
           <template v-else>
             <ElButton type="primary" :disabled="isBusy" @click="told(() => api.putCorners(block, corners))">These are the corners</ElButton>

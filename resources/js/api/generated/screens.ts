@@ -1054,6 +1054,12 @@ export interface TurnNotPossible {
     press: PressDirection
   }[]
 }
+/** Made pictures that were guessed at, and on how many the quilter and the program found what lay wrong. */
+export interface LookingCounts {
+  taken: number
+  yours: number
+  program: number
+}
 /** A unit on a photograph: verdict null while a lesson is not guessed; corners of the finished unit in pixels, the upper left as it hangs first. */
 export interface PhotoCell {
   row: number
@@ -1091,11 +1097,7 @@ export interface PhotoShown {
   cells: PhotoCell[]
   says: string
   alike: string[]
-  lessons: {
-    taken: number
-    yours: number
-    program: number
-  }
+  lessons: LookingCounts
 }
 /** What a file or a drawing holds; file is what is sent to be kept. */
 export interface FilePreviewed {
@@ -1711,6 +1713,7 @@ export interface TooManyJoins {
   tooMany: number
 }
 export interface LogbookShown {
+  looking: LookingCounts
   /** null: of all blocks. */
   block: {
     id: number
