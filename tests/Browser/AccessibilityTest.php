@@ -17,6 +17,7 @@ final class AccessibilityTest extends BrowserTestCase
         'a copy' => ['/', '.blocks li:first-child .deeds button:nth-of-type(2)', '.copy-block', true],
         'tags' => ['/', '.blocks li:first-child .deeds button:nth-of-type(3)', '.tags-field', true],
         'what is taken along' => ['/blocks/3/press', '.below .rail-button[aria-haspopup="dialog"]', '.take-along', true],
+        'a made photograph' => ['/blocks/3/photo', '.photo-screen .deeds .el-button:nth-of-type(3)', '.photo-picture', false],
         'a word' => ['/blocks/3/press', '.trade-word', '.el-popover .card', true],
         'a unit on the drawing board' => ['/blocks/3/wall?draw=1.1', '.drawing-panel h2', '.typed', false],
         'a fabric' => ['/blocks/3/wall', '.fabric-shelf .link-button:nth-of-type(2)', '.fabric-panel', true],
@@ -44,6 +45,7 @@ final class AccessibilityTest extends BrowserTestCase
             'top' => ['/tops/1', '.top-face .place'],
             'top at the machine' => ['/tops/1/sew', '.panel'],
             'words' => ['/words', 'dl'],
+            'photograph' => ['/blocks/3/photo', '.empty'],
             'shared' => ['/shared#q1ZKyy_KTSxRslIKyUxJVXBPLElVqgUA', 'h1'],
         ];
     }

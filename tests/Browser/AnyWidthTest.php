@@ -10,7 +10,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** On a phone, a small tablet, a tablet and a desk: no page is wider than the window, and no control lies outside it. */
 final class AnyWidthTest extends BrowserTestCase
 {
-    private const SCREENS = ['/' => '.shelf', '/blocks/2/wall' => '.wall-grid', '/blocks/2/order' => '.order-card', '/blocks/2/press' => '.block-back', '/blocks/2/cut' => '.unit-card', '/blocks/2/joins' => '.join-sheet', '/blocks/2/machine' => '.step', '/logbook' => 'main', '/tops/1' => '.top-face', '/tops/1/sew' => '.top-machine .panel', '/words' => '.words'];
+    private const SCREENS = ['/' => '.shelf', '/blocks/2/wall' => '.wall-grid', '/blocks/2/order' => '.order-card', '/blocks/2/press' => '.block-back', '/blocks/2/cut' => '.unit-card', '/blocks/2/joins' => '.join-sheet', '/blocks/2/machine' => '.step', '/logbook' => 'main', '/tops/1' => '.top-face', '/tops/1/sew' => '.top-machine .panel', '/words' => '.words', '/blocks/2/photo' => '.photo-screen', '/shared' => '.shared'];
 
     /** @return array<string, array{int, int}> */
     public static function windows(): array

@@ -57,7 +57,7 @@ final class ScreensTest extends BrowserTestCase
     /** @return array<string, array{string, int}> address, and how large what is touched is there */
     public static function targets(): array
     {
-        return ['shelf' => ['/', 24], 'wall' => ['/blocks/3/wall', 44], 'cut' => ['/blocks/3/cut', 24], 'order' => ['/blocks/3/order', 24], 'press' => ['/blocks/3/press', 44], 'joins' => ['/blocks/3/joins', 24], 'machine' => ['/blocks/3/machine', 44], 'top' => ['/tops/1', 24], 'top at the machine' => ['/tops/1/sew', 24], 'words' => ['/words', 24]];
+        return ['shelf' => ['/', 24], 'wall' => ['/blocks/3/wall', 44], 'cut' => ['/blocks/3/cut', 24], 'order' => ['/blocks/3/order', 24], 'press' => ['/blocks/3/press', 44], 'joins' => ['/blocks/3/joins', 24], 'machine' => ['/blocks/3/machine', 44], 'top' => ['/tops/1', 24], 'top at the machine' => ['/tops/1/sew', 24], 'words' => ['/words', 24], 'photograph' => ['/blocks/3/photo', 24]];
     }
 
     /** Links within a line of text are as high as the line. */

@@ -10,6 +10,23 @@ const props = defineProps<{ stations: { name: string; word: string; note: string
 const thing = computed(() => ({ kind: 'blocks' as const, id: props.block, name: props.name ?? 'this block' }))
 
 /** Where the rail is a bar that scrolls, the station one is at stays in sight. */
+const below = useTemplateRef<HTMLElement>('below')
+const buttons = () => [...(below.value?.querySelectorAll('button') ?? [])]
+/** One of the buttons is in the way of the Tab key; the arrow keys go on from it. */
+function rest(event: FocusEvent) {
+  for (const button of buttons()) button.tabIndex = button === event.target ? 0 : -1
+}
+function goAmong(event: KeyboardEvent) {
+  const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key]
+  if (by === undefined) return
+  const seen = buttons().filter((button) => button.checkVisibility())
+  seen[(seen.indexOf(event.target as HTMLButtonElement) + by + seen.length) % seen.length]?.focus()
+  event.preventDefault()
+  event.stopPropagation()
+}
+/** The first one that is seen: on a phone that is another. */
+onMounted(() => buttons().filter((button) => button.checkVisibility()).forEach((button, i) => (button.tabIndex = i === 0 ? 0 : -1)))
+
 const bar = useTemplateRef<HTMLOListElement>('bar')
 function showHere() {
   const here = bar.value?.querySelector<HTMLElement>('.here')
@@ -34,7 +51,7 @@ watch([() => props.here, () => props.stations], () => nextTick(showHere))
         </RouterLink>
       </li>
     </ol>
-    <div class="below">
+    <div ref="below" class="below" role="toolbar" aria-label="Print, take along, settings" aria-orientation="vertical" @keydown="goAmong" @focusin="rest">
       <PrintButton :thing="thing" :kinds="sheetsAt[here] ?? []" />
       <TakeAlongButton :thing="thing" />
       <SettingsButton />

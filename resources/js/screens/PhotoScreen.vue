@@ -60,7 +60,7 @@ async function told(work: () => Promise<PhotoShown>, isKept = false) {
     isBusy.value = false
   }
 }
-onMounted(() => told(() => api.photo(props.block)))
+onMounted(() => api.photo(props.block).then(take, (error: Error) => (problem.value = error.message)))
 
 function bring(files: FileList | null | undefined) {
   isOver.value = false
@@ -101,7 +101,7 @@ const shape = (cell: PhotoShown['cells'][number]) => {
         <RouterLink class="back" :to="{ name: 'wall', params: { block } }">{{ shown?.block.name ?? 'Wall' }}</RouterLink>
         <h1>Is it laid out right?</h1>
       </div>
-      <div class="deeds">
+      <div class="deeds" :data-work="shown?.picture ? undefined : ''">
         <ElButton type="primary" :disabled="isBusy" @click="camera?.click()">Take a picture</ElButton>
         <ElButton :disabled="isBusy" @click="picker?.click()">Choose one</ElButton>
         <ElButton :disabled="isBusy" @click="told(() => api.makeUpPhoto(block))">Try it with a made picture</ElButton>
@@ -112,7 +112,7 @@ const shape = (cell: PhotoShown['cells'][number]) => {
     </header>
     <ProblemNote v-if="problem" :text="problem" @close="problem = null" />
 
-    <div v-if="shown && shown.picture === null" class="empty" data-work>
+    <div v-if="shown && shown.picture === null" class="empty">
       <BlockFace :face="shown.face" :label="`${shown.block.name} as it is drawn`" :pixels="220" />
       <div>
         <h2>Lay the block out, and photograph it</h2>
@@ -188,7 +188,8 @@ const shape = (cell: PhotoShown['cells'][number]) => {
         </template>
       </section>
     </div>
-    <p v-else class="soft" role="status">{{ isBusy ? 'Looking' : '' }}</p>
+    <p v-else-if="!problem" class="soft" role="status">Fetching the picture</p>
+    <p v-if="isBusy" class="soft" role="status">Looking</p>
   </main>
 </template>
 

@@ -377,6 +377,7 @@ header {
 
 .tools {
   display: flex;
+  flex-wrap: wrap;
 }
 
 .tools button {
