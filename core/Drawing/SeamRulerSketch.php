@@ -74,6 +74,8 @@ final readonly class SeamRulerSketch
         $last = count($edge) - 1;
         $slant = fn (int $end): float => cos($this->sheet->ends[$end]->angles[$side]) / sin($this->sheet->ends[$end]->angles[$side]);
         $y = static fn (float $inward): float => $side === 0 ? self::BAND - $inward : self::BAND + self::TAPE + $inward;
+        // What leans outward ends where the picture does.
+        $within = fn (float $x): float => max(0.0, min($this->length * $this->scale, $x));
         $areas = [];
         foreach ($edge as $i => [$from, $to, $fabric]) {
             $stretch = $last === 0 ? $this->sheet->real[$side] : $to;
@@ -82,7 +84,7 @@ final readonly class SeamRulerSketch
             [$leftSlant, $rightSlant] = [$i === 0 ? $slant(0) : 0.0, $i === $last ? $slant(1) : 0.0];
             // A steep side would cross the other within the picture: then the band ends where they meet.
             $depth = min(self::BAND, $leftSlant + $rightSlant > 1e-9 ? ($right - $left) / ($leftSlant + $rightSlant) : INF);
-            $areas[] = new Area([[$left, $y(0)], [$right, $y(0)], [$right - $rightSlant * $depth, $y($depth)], [$left + $leftSlant * $depth, $y($depth)]], $this->palette->face($fabric), Palette::INK, 0.15, 'edge');
+            $areas[] = new Area([[$left, $y(0)], [$right, $y(0)], [$within($right - $rightSlant * $depth), $y($depth)], [$within($left + $leftSlant * $depth), $y($depth)]], $this->palette->face($fabric), Palette::INK, 0.15, 'edge');
         }
 
         return $areas;
@@ -102,7 +104,7 @@ final readonly class SeamRulerSketch
         for ($at = 0; $at * $step <= $this->length + 1e-9; ++$at) {
             $x = $at * $step * $this->scale;
             $shapes[] = new Stroke([[$x, self::BAND], [$x, self::BAND + 1.6]], Palette::INK, 0.15);
-            array_push($shapes, ...($at === 0 ? [] : $this->setter->label((string) ($at * $step), $x, self::BAND + 4, 2.3, Anchor::Middle, false, Palette::SOFT)->shapes));
+            array_push($shapes, ...($at === 0 || $x > $this->length * $this->scale - 2 ? [] : $this->setter->label((string) ($at * $step), $x, self::BAND + 4, 2.3, Anchor::Middle, false, Palette::SOFT)->shapes));
         }
 
         return $shapes;

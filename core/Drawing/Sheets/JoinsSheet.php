@@ -30,6 +30,8 @@ final readonly class JoinsSheet
 
     private const NAMED = 6;
 
+    private const PAST = 2.4;
+
     private LengthUnit $unit;
 
     public function __construct(private PressingPlan $plan, private Drift $drift, private Tolerance $tolerance, private Typesetter $setter, private Palette $palette)
@@ -87,7 +89,8 @@ final readonly class JoinsSheet
             1.2,
             new Fitted(0.3, [Area::rectangle(0, 0, $width, 0.25, Palette::INK)]),
             $this->setter->paragraph([[ucfirst($title), true], [sprintf(': %s above, %s below, %s %s finished', $parts[0], $parts[1], Amount::rounded($sheet->finished, $this->unit), $this->unit->value), false]], $width),
-            SeamRulerSketch::of($sheet, $this->palette, $this->setter, $this->unit, min($width, max(70.0, $this->scaleTo($sheet)))),
+            // Marks at its very ends reach a little past them.
+            Fitted::beside(new Fitted(0, []), self::PAST, SeamRulerSketch::of($sheet, $this->palette, $this->setter, $this->unit, min($width - 2 * self::PAST, max(70.0, $this->scaleTo($sheet))))),
             $this->setter->paragraph(ucfirst(implode(' ', $says)), $width),
         );
     }

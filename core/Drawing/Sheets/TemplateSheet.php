@@ -29,6 +29,9 @@ final readonly class TemplateSheet
     /** Of the heading of each page. */
     private const HEAD = 12.0;
 
+    /** Of half an arrow of the grain with its word, at most. */
+    private const ARROW = 14.0;
+
     /** Words below a template have at least this much room across. */
     private const WORDS = 46.0;
 
@@ -130,12 +133,13 @@ final readonly class TemplateSheet
 
     /**
      * @param list<array{float, float}> $outline
+     * @param array{float, float}|null  $at      its middle; that of the outline if null
      *
      * @return list<Shape> an arrow along the straight grain with its word
      */
-    private function grain(array $outline): array
+    private function grain(array $outline, ?array $at = null): array
     {
-        [$x, $y] = [array_sum(array_column($outline, 0)) / max(1, count($outline)), array_sum(array_column($outline, 1)) / max(1, count($outline))];
+        [$x, $y] = $at ?? [array_sum(array_column($outline, 0)) / max(1, count($outline)), array_sum(array_column($outline, 1)) / max(1, count($outline))];
         $isUpright = $this->isTurned($outline);
         $reach = max(2.0, min(9.0, self::extent($outline, $isUpright ? 1 : 0) / 6));
         $head = $reach / 4;
@@ -235,7 +239,7 @@ final readonly class TemplateSheet
                     }
                 }
                 if ($centreX >= $left && $centreX < $left + $wide && $centreY >= $top && $centreY < $top + $high) {
-                    array_push($shapes, ...array_map(static fn (Shape $shape): Shape => $shape->placed(-$left, -$top, 1), $this->grain($outline)));
+                    array_push($shapes, ...array_map(static fn (Shape $shape): Shape => $shape->placed(-$left, -$top, 1), $this->grain($outline, [max($left + self::ARROW, min($left + $wide - self::ARROW, $centreX)), max($top + self::ARROW, min($top + $high - self::ARROW, $centreY))])));
                 }
                 if ($shapes === []) {
                     continue;
