@@ -27,27 +27,28 @@ final readonly class Camera
     private function __construct(private Shot $shot, private int $width, private int $height) {}
 
     /**
-     * @param array<string, UnitFace> $faces what lies in each cell, by "row,column"; as drawn where there is nothing
-     * @param float|null              $apart between raw edges; from the seed if null, minus two allowances where the block is sewn
+     * @param array<string, UnitFace>                          $faces what lies in each cell, by "row,column"; as drawn where there is nothing
+     * @param array{float|list<float>, float|list<float>}|null $apart between raw edges, as Laying takes it; from the seed if null
      *
      * @return array{\GdImage, list<array{float, float}>} the picture, and the four outermost raw corners of the layout as it is meant, in pixels
      */
-    public static function take(Face $face, array $faces, Shot $shot, int $width = 1400, int $height = 1050, ?float $apart = null): array
+    public static function take(Face $face, array $faces, Shot $shot, int $width = 1400, int $height = 1050, ?array $apart = null): array
     {
         return (new self($shot, $width, $height))->photograph($face, $faces, $apart);
     }
 
     /**
-     * @param array<string, UnitFace> $faces
+     * @param array<string, UnitFace>                          $faces
+     * @param array{float|list<float>, float|list<float>}|null $apart
      *
      * @return array{\GdImage, list<array{float, float}>}
      */
-    private function photograph(Face $face, array $faces, ?float $apart): array
+    private function photograph(Face $face, array $faces, ?array $apart): array
     {
         $shot = $this->shot;
         $inch = $face->block->unit->value === 'mm' ? 25.4 : 1.0;
         $gap = $shot->between(0.1, 0.6) * $inch;
-        $laying = new Laying($face, [$apart ?? $gap, $apart ?? $gap]);
+        $laying = new Laying($face, $apart ?? [$gap, $gap]);
         $corners = $this->corners($laying);
         $plane = Homography::fromRectangle($laying->width, $laying->height, $corners);
         // Warm lamps are red, a window is blue; dim rooms take from all.
@@ -160,14 +161,16 @@ final readonly class Camera
     private static function rims(Laying $laying, array $place): array
     {
         $a = $laying->allowance;
-        [$isSewnBeside, $isSewnBelow] = array_map(static fn (float $apart): bool => $apart < -$a, $laying->apart);
-        $isOuter = static fn (float $rim): bool => abs($rim - $a) < 1e-6;
+        $cell = $place['unit']->cell;
+        // Which lines of the layout are sewn; its outer edges are not.
+        $rim = static fn (int $axis, int $line, bool $isOuter): float => ! $isOuter && (is_array($laying->apart[$axis]) ? $laying->apart[$axis][$line - 1] ?? 0.0 : $laying->apart[$axis]) < -$a ? 0.0 : $a;
+        $isOuter = static fn (float $edge): bool => abs($edge - $a) < 1e-6;
 
         return [
-            ! $isSewnBeside || $isOuter($place['left']) ? $a : 0.0,
-            ! $isSewnBelow || $isOuter($place['top']) ? $a : 0.0,
-            ! $isSewnBeside || $isOuter($laying->width - $place['left'] - $place['width']) ? $a : 0.0,
-            ! $isSewnBelow || $isOuter($laying->height - $place['top'] - $place['height']) ? $a : 0.0,
+            $rim(0, $cell->column - 1, $isOuter($place['left'])),
+            $rim(1, $cell->row - 1, $isOuter($place['top'])),
+            $rim(0, $cell->lastColumn(), $isOuter($laying->width - $place['left'] - $place['width'])),
+            $rim(1, $cell->lastRow(), $isOuter($laying->height - $place['top'] - $place['height'])),
         ];
     }
 

@@ -22,14 +22,19 @@ final readonly class Laying
 
     public float $allowance;
 
+    /** @var array{list<float>, list<float>} how far from the upper left raw corner each column, and each row, is moved past its finished place */
+    private array $moved;
+
     /**
-     * @param array{float, float} $apart between raw edges of units beside each other and of units below each other; minus two allowances where they are sewn
+     * @param array{float|list<float>, float|list<float>} $apart between raw edges of units beside each other and of units below each other, one
+     *                                                           for all or one for every line between two; minus two allowances where they are sewn
      */
     public function __construct(Face $face, public array $apart)
     {
         $block = $face->block;
         $this->allowance = $block->seamAllowance->in($block->unit)->toFloat();
         $steps = $face->lattice->steps;
+        $this->moved = [$this->lines(count($block->grid->columns), $apart[0]), $this->lines(count($block->grid->rows), $apart[1])];
         $units = [];
         [$right, $bottom] = [0.0, 0.0];
         foreach ($face->whole->parts as $unit) {
@@ -40,15 +45,29 @@ final readonly class Laying
             foreach ($unit->outline->points as $point) {
                 [$left, $top, $far, $low] = [min($left, $point->x / $steps), min($top, $point->y / $steps), max($far, $point->x / $steps), max($low, $point->y / $steps)];
             }
-            // Every column before it has two allowances and a gap more than finished.
-            $more = static fn (int $before, float $gap, float $allowance): float => $allowance + $before * (2 * $allowance + $gap);
-            [$x, $y] = [$left + $more($unit->cell->column - 1, $apart[0], $this->allowance), $top + $more($unit->cell->row - 1, $apart[1], $this->allowance)];
+            $cell = $unit->cell;
+            [$x, $y] = [$left + $this->moved[0][$cell->column - 1], $top + $this->moved[1][$cell->row - 1]];
             // One that takes up several cells lies in the middle of their place.
-            [$spareX, $spareY] = [($unit->cell->columnSpan - 1) * (2 * $this->allowance + $apart[0]), ($unit->cell->rowSpan - 1) * (2 * $this->allowance + $apart[1])];
+            [$spareX, $spareY] = [$this->moved[0][$cell->lastColumn() - 1] - $this->moved[0][$cell->column - 1], $this->moved[1][$cell->lastRow() - 1] - $this->moved[1][$cell->row - 1]];
             $units[] = ['unit' => $unit, 'left' => $x + $spareX / 2, 'top' => $y + $spareY / 2, 'width' => $far - $left, 'height' => $low - $top];
             [$right, $bottom] = [max($right, $x + $spareX + $far - $left), max($bottom, $y + $spareY + $low - $top)];
         }
         $this->units = $units;
         [$this->width, $this->height] = [$right + $this->allowance, $bottom + $this->allowance];
+    }
+
+    /**
+     * @param float|list<float> $apart
+     *
+     * @return list<float>
+     */
+    private function lines(int $count, float|array $apart): array
+    {
+        $moved = [$this->allowance];
+        for ($line = 1; $line < $count; ++$line) {
+            $moved[] = $moved[$line - 1] + 2 * $this->allowance + (is_array($apart) ? $apart[$line - 1] ?? 0.0 : $apart);
+        }
+
+        return $moved;
     }
 }

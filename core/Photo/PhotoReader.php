@@ -29,6 +29,8 @@ final class PhotoReader
     /** Gaps between raw edges that are tried, in inches; and none at all, where units are sewn. */
     private const GAPS = [0.0, 0.125, 0.25, 0.375, 0.5, 0.75, 1.0];
 
+    private const GAPS_OF_HALVES = [0.25, 0.75];
+
     /** The least that cloth differs from itself: prints, folds, noise; logarithms of light. */
     private const LEAST_SPREAD = 0.07;
 
@@ -131,7 +133,7 @@ final class PhotoReader
      * Corners that were found, moved to where the drawing fits better.
      *
      * @param array{array{float, float}, array{float, float}, array{float, float}, array{float, float}} $corners
-     * @param array{float, float}                                                                       $apart
+     * @param array{float|list<float>, float|list<float>}                                               $apart
      *
      * @return array{array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}, Light}
      */
@@ -161,19 +163,25 @@ final class PhotoReader
      *
      * @param array{array{float, float}, array{float, float}, array{float, float}, array{float, float}} $corners
      *
-     * @return array{array{float, float}, Light}
+     * @return array{array{float|list<float>, float|list<float>}, Light}
      */
     private function apart(array $corners): array
     {
         $block = $this->face->block;
         $sewn = -2 * $block->seamAllowance->in($block->unit)->toFloat();
         $gaps = [$sewn, ...array_map(fn (float $gap): float => $gap * $this->inch, self::GAPS)];
+        // Halves that are sewn lie apart in the middle only.
+        $halves = array_map(fn (int $count): array => $count < 3 ? [] : array_map(fn (float $gap): array => array_map(fn (int $line): float => $line === intdiv($count, 2) - 1 ? $gap * $this->inch : $sewn, range(0, $count - 2)), self::GAPS_OF_HALVES), [count($block->grid->columns), count($block->grid->rows)]);
         $best = [0.25 * $this->inch, 0.25 * $this->inch];
         $light = $this->lightWith($best, $corners);
         // Both ways alike first, then each by itself: rows may be sewn.
         foreach (['both', 'beside', 'below', 'beside'] as $way) {
             $from = $best;
-            foreach ($gaps as $gap) {
+            foreach (match ($way) {
+                'both' => $gaps,
+                'beside' => [...$gaps, ...$halves[0]],
+                'below' => [...$gaps, ...$halves[1]],
+            } as $gap) {
                 $tried = match ($way) {
                     'both' => [$gap, $gap],
                     'beside' => [$gap, $from[1]],
@@ -190,7 +198,7 @@ final class PhotoReader
     }
 
     /**
-     * @param array{float, float}                                                                       $apart
+     * @param array{float|list<float>, float|list<float>}                                               $apart
      * @param array{array{float, float}, array{float, float}, array{float, float}, array{float, float}} $corners
      */
     private function lightWith(array $apart, array $corners): Light

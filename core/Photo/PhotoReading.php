@@ -10,7 +10,7 @@ final readonly class PhotoReading
     /**
      * @param array{array{float, float}, array{float, float}, array{float, float}, array{float, float}} $corners outermost raw ones of the layout, in pixels, the block's upper left first
      * @param list<SeenCell>                                                                            $cells
-     * @param array{float, float}                                                                       $apart   between raw edges beside and below each other
+     * @param array{float|list<float>, float|list<float>}                                               $apart   between raw edges beside and below each other
      * @param list<array{string, string, float}>                                                        $alike   keys of fabrics that read alike in grey, and how near
      */
     public function __construct(

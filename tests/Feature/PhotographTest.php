@@ -158,9 +158,15 @@ final class PhotographTest extends TestCase
     public function test_a_block_that_is_sewn_or_photographed_from_another_side_is_read_too(): void
     {
         $face = Face::of(BlockFile::read(json_decode((string) file_get_contents(base_path('database/demo/tide-gate.keenseam.json')), true, 512, JSON_THROW_ON_ERROR)));
-        [$image] = Camera::take($face, Planted::read(['1,2:180'], $face)->faces, new Shot(31, 5.0, 1.2, 0.0), apart: -0.5);
+        [$image] = Camera::take($face, Planted::read(['1,2:180'], $face)->faces, new Shot(31, 5.0, 1.2, 0.0), apart: [-0.5, -0.5]);
         $reading = PhotoReader::read($face, PhotoFile::pixels($image));
         self::assertSame(['1,2'], self::wrong($reading->cells));
+
+        // Two halves, sewn each, apart in the middle; and rows that are sewn.
+        foreach ([[[-0.5, 0.75, -0.5], -0.5], [-0.5, 0.5], [[-0.5, 0.5, -0.5], [-0.5, 0.5, -0.5]]] as $i => $apart) {
+            [$image, $corners] = Camera::take($face, Planted::read(['2,2:180', '4,3:180'], $face)->faces, new Shot(40 + $i, 8.0, 1.5, 0.0), apart: $apart);
+            self::assertSame(['2,2', '4,3'], self::wrong(PhotoReader::read($face, PhotoFile::pixels($image), $corners)->cells));
+        }
 
         // No two sides of this one are alike: it lies on its side on the picture.
         $file = Blocks::generated(77, 4, 4);

@@ -90,7 +90,7 @@ const shape = (cell: PhotoShown['cells'][number]) => {
   const points = shown.value?.face.patches.filter((patch) => cell.patches.includes(patch.id)).flatMap((patch) => patch.points) ?? []
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
   const [width, height] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)]
-  return width >= height ? { width: 96, height: (96 * height) / width } : { width: (96 * width) / height, height: 96 }
+  return width >= height ? { width: 128, height: (128 * height) / width } : { width: (128 * width) / height, height: 128 }
 }
 </script>
 
@@ -166,7 +166,7 @@ const shape = (cell: PhotoShown['cells'][number]) => {
                   <figcaption>on the table</figcaption>
                 </figure>
                 <figure>
-                  <BlockFace :face="shown.face" :patches="cell.patches" close-up :label="`Row ${cell.row}, column ${cell.column} as drawn`" :pixels="96" :style="{ width: `${shape(cell).width}px`, height: `${shape(cell).height}px` }" />
+                  <BlockFace :face="shown.face" :patches="cell.patches" close-up :label="`Row ${cell.row}, column ${cell.column} as drawn`" :pixels="128" :style="{ width: `${shape(cell).width}px`, height: `${shape(cell).height}px` }" />
                   <figcaption>as drawn</figcaption>
                 </figure>
               </div>

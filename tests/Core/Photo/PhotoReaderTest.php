@@ -154,7 +154,7 @@ final class PhotoReaderTest extends TestCase
         $face = Blocks::of('pA pB', 'pB pA');
         $face = Face::of($face);
         [$wide, $high] = $face->finishedSize();
-        $apart = new Laying($face, [0.5, 0.25]);
+        $apart = new Laying($face, [0.5, [0.25]]);
         self::assertEqualsWithDelta([$wide + 4 * 0.25 + 0.5, $high + 4 * 0.25 + 0.25], [$apart->width, $apart->height], 1e-9);
         self::assertEqualsWithDelta([0.25, 0.25], [$apart->units[0]['left'], $apart->units[0]['top']], 1e-9);
         self::assertEqualsWithDelta([$wide / 2 + 1.25, $high / 2 + 1.0], [$apart->units[3]['left'], $apart->units[3]['top']], 1e-9);
