@@ -74,7 +74,7 @@ final class Painted
                         break;
                     }
                 }
-                $light = 0.95 - 0.35 * $px / self::WIDTH;
+                $light = 0.98 - 0.35 * $px / self::WIDTH - 0.25 * $py / self::HEIGHT;
                 $noise = $random->getInt(-5, 5);
                 $rgb .= chr((int) max(0, min(255, $colour[0] * $light * 1.05 + $noise))).chr((int) max(0, min(255, $colour[1] * $light + $noise))).chr((int) max(0, min(255, $colour[2] * $light * 0.92 + $noise)));
             }

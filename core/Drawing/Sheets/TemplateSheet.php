@@ -9,6 +9,7 @@ use KeenSeam\Core\Drawing\Area;
 use KeenSeam\Core\Drawing\Fitted;
 use KeenSeam\Core\Drawing\Pages;
 use KeenSeam\Core\Drawing\Palette;
+use KeenSeam\Core\Drawing\Reading\Tiling;
 use KeenSeam\Core\Drawing\Shape;
 use KeenSeam\Core\Drawing\Stroke;
 use KeenSeam\Core\Drawing\Typesetter;
@@ -241,8 +242,8 @@ final readonly class TemplateSheet
                 if ($centreX >= $left && $centreX < $left + $wide && $centreY >= $top && $centreY < $top + $high) {
                     array_push($shapes, ...array_map(static fn (Shape $shape): Shape => $shape->placed(-$left, -$top, 1), $this->grain($outline, [max($left + self::ARROW, min($left + $wide - self::ARROW, $centreX)), max($top + self::ARROW, min($top + $high - self::ARROW, $centreY))])));
                 }
-                if ($shapes === []) {
-                    continue;
+                if ($shapes === [] && ! Tiling::holds($outline, [$left + $wide / 2, $top + $high / 2])) {
+                    continue; // none of it lies here
                 }
                 array_push($shapes, ...$this->joiningMarks($row, $column, $rows, $columns, $wide, $high));
                 $words = sprintf('Template %s, part %d of %d. Cut on the dashed lines and lay like numbers on each other.', $cut->letter, $row * $columns + $column + 1, $rows * $columns);

@@ -84,6 +84,11 @@ final class ReadingTest extends TestCase
             '<style>.dark { stroke: none; fill : #204060 }</style><g class="dark"><polyline points="0 0 60 0 0 60"/></g>',
             '<g fill="#204060" transform="translate(60 60) rotate(180)"><polygon points="60 60 0 60 60 0"/></g>',
             '<g transform="scale(2)"><g transform="matrix(-1 0 0 1 30 0)"><polygon fill="#204060ff" points="30,0 0,0 30,30"/></g></g>',
+            '<path d="M60 0 H0 V60 L60 0" fill="#204060"/>',
+            '<path d="m60,0 h-60 v 60z" fill="#204060"/>',
+            '<path d="M0 60V0H60z" fill="#204060"/>',
+            '<path d="m0 60 v-60 h60" fill="#204060"/>',
+            '<polygon transform="scale(2 3) translate(5, 0) skewX(0)" points="-5,0 25,0 -5,20" fill="#204060"/>',
             '<polygon points="0.05,-0.06 59.96,0 0,60.07" fill="#204060"/>',
         ];
         $files = array_map(static fn (string $way): array => self::block("<svg xmlns=\"http://www.w3.org/2000/svg\">$square$way</svg>")->file, $ways);
@@ -91,6 +96,19 @@ final class ReadingTest extends TestCase
             self::assertSame($files[0], $file, $ways[$i]);
         }
         self::assertSame([['row' => 1, 'column' => 1, 'unit' => 'half-square-triangle', 'fabrics' => ['B', 'A']]], $files[0]['cells']);
+    }
+
+    public function test_where_shapes_cross_between_the_parts_of_the_grid_the_crossing_is_exact(): void
+    {
+        foreach (['points="0,0 80,0 0,40"' => [[0.5, 0.25], [0.25, 0.375]], 'points="0,0 40,0 0,80"' => [[0.25, 0.5], [0.375, 0.25]]] as $triangle => $inside) {
+            $file = self::block("<svg xmlns=\"http://www.w3.org/2000/svg\"><rect width=\"80\" height=\"80\" fill=\"#eee\"/><polygon $triangle fill=\"#204060\"/><rect x=\"20\" y=\"20\" width=\"60\" height=\"60\" fill=\"#a04020\"/></svg>")->file;
+            $face = Face::of(BlockFile::read($file));
+            $area = array_sum(array_map(static fn ($patch): int => $patch->outline->areaDoubled(), $face->patches));
+            $dark = array_sum(array_map(static fn ($patch): int => $patch->fabric->color === '#204060' ? $patch->outline->areaDoubled() : 0, $face->patches));
+            // A quarter of the square, without the corner at 20, 20 that is covered: 20 by 10, halved.
+            self::assertEqualsWithDelta((1600 - 100) / 6400, $dark / $area, 1e-9);
+            self::assertSame('#a04020', self::colourAt($face, 0.9, 0.9));
+        }
     }
 
     public function test_a_known_unit_is_found_whichever_way_it_lies(): void
@@ -165,7 +183,7 @@ final class ReadingTest extends TestCase
 
     public function test_colours_are_read_as_drawings_write_them(): void
     {
-        foreach (['#fff' => '#ffffff', '#12abEF' => '#12abef', '#1234' => '#112233', 'rgb(1,2,3)' => '#010203', 'rgba(100%, 0%, 50%, .5)' => '#ff0080', ' SteelBlue ' => '#4682b4', 'blue' => '#0000ff', 'red' => '#ff0000', 'none' => null, 'currentColor' => null, '#12' => null, '' => null, 'ff' => null] as $text => $colour) {
+        foreach (['#fff' => '#ffffff', '#1a3' => '#11aa33', '#12abEF' => '#12abef', '#1234' => '#112233', 'rgb(1,2,3)' => '#010203', 'rgba(100%, 0%, 50%, .5)' => '#ff0080', ' SteelBlue ' => '#4682b4', 'blue' => '#0000ff', 'red' => '#ff0000', 'none' => null, 'currentColor' => null, '#12' => null, '' => null, 'ff' => null] as $text => $colour) {
             self::assertSame($colour, CssColour::read((string) $text), (string) $text);
         }
     }

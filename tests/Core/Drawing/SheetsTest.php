@@ -6,10 +6,12 @@ namespace Tests\Core\Drawing;
 
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\OrderReport;
+use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Drawing\Anchor;
 use KeenSeam\Core\Drawing\Area;
 use KeenSeam\Core\Drawing\Fitted;
 use KeenSeam\Core\Drawing\GrowthSketch;
+use KeenSeam\Core\Drawing\Hanging;
 use KeenSeam\Core\Drawing\Lettering;
 use KeenSeam\Core\Drawing\Pages;
 use KeenSeam\Core\Drawing\Palette;
@@ -27,10 +29,12 @@ use KeenSeam\Core\Drawing\StageSketch;
 use KeenSeam\Core\Drawing\StateMark;
 use KeenSeam\Core\Drawing\Stroke;
 use KeenSeam\Core\Drawing\Svg;
+use KeenSeam\Core\Drawing\TopMapSketch;
 use KeenSeam\Core\Drawing\Typesetter;
 use KeenSeam\Core\Drawing\TypeWidths;
 use KeenSeam\Core\Drawing\UnitSketch;
 use KeenSeam\Core\Guide\PlanSteps;
+use KeenSeam\Core\Guide\TopWords;
 use KeenSeam\Core\Making\Cut;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
@@ -46,9 +50,11 @@ use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\TopPlanner;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Blocks;
+use Tests\Support\Tops;
 
 /** Sheets as they are set: every word has its place, nothing lies on anything else, sizes are those of the plan. */
 final class SheetsTest extends TestCase
@@ -150,6 +156,17 @@ final class SheetsTest extends TestCase
             }
         }
         self::assertNotSame([], $marks);
+        self::assertSame([], array_filter(array_count_values($marks), static fn (int $count): bool => $count % 2 === 1));
+        foreach (self::sheets(Blocks::slantedPatches(3, 4, '26'))['templates'] as $page) {
+            $lines = array_filter($page->shapes, static fn ($shape): bool => $shape instanceof Stroke && $shape->part === 'joining');
+            if (preg_match('~part 1 of~', self::text([$page])) === 1) {
+                foreach ($lines as $line) {
+                    self::assertGreaterThan(14, max(array_column($line->points, 0)), 'the left edge of the whole is none where parts meet');
+                    self::assertGreaterThan(27, max(array_column($line->points, 1)));
+                }
+                self::assertNotSame([], $lines);
+            }
+        }
         self::assertStringContainsString('No template is needed', self::text(self::sheets(Blocks::inwardGeese())['templates']));
     }
 
@@ -185,6 +202,11 @@ final class SheetsTest extends TestCase
             }
             $edges = array_filter($fitted->shapes, static fn ($shape): bool => $shape instanceof Area && $shape->part === 'edge');
             self::assertCount(count($sheet->edges[0]) + count($sheet->edges[1]), $edges);
+            foreach ($fitted->shapes as $shape) {
+                foreach (self::places($shape) as [, $y]) {
+                    self::assertTrue($y >= -0.01 && $y <= $fitted->height, 'within its height');
+                }
+            }
             self::assertLessThanOrEqual(150.01, max(array_map(static fn (Area $edge): float => max(array_column($edge->corners, 0)), $edges)));
         }
         self::assertGreaterThan(10, $checked);
@@ -267,7 +289,7 @@ final class SheetsTest extends TestCase
                 self::assertSame([count($stage->marks), count($stage->stitches), count($stage->knives)], [$of('mark'), $of('stitches'), $of('knife')]);
                 self::assertCount(self::shown($stage), array_filter($sketch->shapes, static fn ($shape): bool => $shape instanceof Area));
                 foreach ($sketch->shapes as $shape) {
-                    foreach ($shape instanceof Area ? $shape->corners : [] as [$x, $y]) {
+                    foreach (self::places($shape) as [$x, $y]) {
                         self::assertTrue($x >= $sketch->left && $y >= $sketch->top && $x <= $sketch->left + $sketch->width + 1e-6 && $y <= $sketch->top + $sketch->height + 1e-6);
                     }
                 }
@@ -278,6 +300,31 @@ final class SheetsTest extends TestCase
             self::assertEqualsWithDelta($made->unit->width->toFloat() * $made->unit->height->toFloat(), array_sum(array_map(static fn ($shape): float => $shape instanceof Area ? self::area($shape->corners) : 0.0, $icon->shapes)), 0.01);
         }
         self::assertGreaterThan(8, $count);
+    }
+
+    public function test_a_top_has_every_block_on_its_map_with_its_pile_and_turn(): void
+    {
+        $face = Tops::face(Tops::file(['columns' => 3, 'turns' => 'any', 'borders' => [['width' => '2', 'fabric' => 'A']]], Tops::PINWHEEL));
+        $plan = (new TopPlanner(TopConstruction::of($face)))->best(new PressQuestion(PressStyle::Nest), static fn (): bool => false);
+        $map = TopMapSketch::of($plan, $face->top, Palette::blank(), self::setter());
+        $hanging = new Hanging($face->face);
+        $piles = array_values(array_filter($map->shapes, static fn ($shape): bool => $shape instanceof Area && $shape->part === 'pile'));
+        self::assertCount(count($plan->sewn->copies), $piles);
+        $words = new TopWords($plan, $face->top);
+        $turned = 0;
+        foreach ($plan->sewn->copies as $number => $copy) {
+            $corners = $hanging->points($copy->place->units[0]->outline->points);
+            $middle = [array_sum(array_column($corners, 0)) / 4, array_sum(array_column($corners, 1)) / 4];
+            $size = 0.17 * hypot($corners[1][0] - $corners[0][0], $corners[1][1] - $corners[0][1]);
+            foreach ([0, 1] as $axis) {
+                self::assertEqualsWithDelta($middle[$axis], array_sum(array_column($piles[$number]->corners, $axis)) / 4, 0.11 * $size);
+            }
+            self::assertEqualsWithDelta(1.5 * $size, $piles[$number]->corners[2][1] - $piles[$number]->corners[0][1], 1e-9);
+            self::assertSame((string) ($plan->piles[$number] + 1), TopMapSketch::name($plan, $copy, $number));
+            $turned += $words->turned($number)->value === 0 ? 0 : 1;
+        }
+        $discs = array_filter($map->shapes, static fn ($shape): bool => $shape instanceof Area && $shape->part === 'turned');
+        self::assertCount($turned, $discs);
     }
 
     public function test_marks_of_how_ridges_meet_differ_and_keep_their_size(): void

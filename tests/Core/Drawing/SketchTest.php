@@ -90,6 +90,12 @@ final class SketchTest extends TestCase
             for ($i = 0; $i < $join->segmentCount(); ++$i, ++$number) {
                 $press = $presses[min($i, count($presses) - 1)];
                 self::assertSame($press === PressDirection::Open ? 'arrow open' : 'arrow', $arrows[$number]->part);
+                $stops = array_map(static fn ($point): array => [$face->finishedSize()[0] - $point->x / $face->lattice->steps, $point->y / $face->lattice->steps], [$join->seam->from, ...array_map(static fn ($meeting) => $meeting->at, $join->matchPoints()), $join->seam->to]);
+                [$middleX, $middleY] = self::middle($stops[$i], $stops[$i + 1]);
+                $long = hypot($stops[$i + 1][0] - $stops[$i][0], $stops[$i + 1][1] - $stops[$i][1]);
+                foreach ($arrows[$number]->corners as [$x, $y]) {
+                    self::assertLessThan(0.3 * $long, hypot($x - $middleX, $y - $middleY), 'across the middle of its stretch');
+                }
                 if ($press !== PressDirection::Open) {
                     $toward = $press === PressDirection::Left ? $join->left : $join->right;
                     $outline = array_map(static fn ($point): array => [$face->finishedSize()[0] - $point->x / $face->lattice->steps, $point->y / $face->lattice->steps], $toward->outline()->points);
@@ -134,7 +140,7 @@ final class SketchTest extends TestCase
         foreach ($all as $grey) {
             self::assertSame(1, count(array_unique(Palette::channels($grey))));
         }
-        self::assertSame([Palette::mixed('#000', '#ffffff', 0.5), '#204060'], ['#808080', Palette::mixed('#204060', '#fff', 0)]);
+        self::assertSame(['#808080', '#204060', '#11aa33', '#0a661f'], [Palette::mixed('#000', '#ffffff', 0.5), Palette::mixed('#204060', '#fff', 0), Palette::mixed('#1a3', '#000', 0), Palette::mixed('#1a3', '#000', 0.4)]);
     }
 
     private static function plan(int $seed): PressingPlan

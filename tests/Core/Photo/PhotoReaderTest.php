@@ -63,6 +63,14 @@ final class PhotoReaderTest extends TestCase
             foreach ($corners as $i => $corner) {
                 self::assertEqualsWithDelta($corner, $reading->corners[$i], 9);
             }
+            // Every unit is outlined where it lies.
+            $laying = new Laying($face, [0.25, 0.25]);
+            $plane = Homography::fromRectangle($laying->width, $laying->height, [$corners[0], $corners[1], $corners[2], $corners[3]]);
+            foreach ($laying->units as $i => $place) {
+                foreach ([[0, 0], [1, 0], [1, 1], [0, 1]] as $n => [$x, $y]) {
+                    self::assertEqualsWithDelta($plane->at($place['left'] + $x * $place['width'], $place['top'] + $y * $place['height']), $reading->cells[$i]->corners[$n], 9, "corner $n of unit $i");
+                }
+            }
         }
     }
 
