@@ -380,6 +380,13 @@ header {
   flex-wrap: wrap;
 }
 
+.tools > a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0 12px;
+}
+
 .tools button {
   min-height: 44px;
   padding: 0 12px;
