@@ -43,15 +43,6 @@ final class JoinsStationTest extends BrowserTestCase
         $this->waitUntil(fn (): bool => ! str_contains($this->find('body')->getText(), 'Trim what Row 2'), 'the advice stays');
     }
 
-    public function test_the_list_of_joins_is_one_printed_page(): void
-    {
-        $this->visit('/blocks/3/joins');
-        $this->find('.seam-ruler');
-        $printed = $this->browser->executeCustomCommand('/session/:sessionId/print', 'POST', ['page' => ['width' => 21.59, 'height' => 27.94]]);
-        self::assertIsString($printed);
-        self::assertSame(1, preg_match_all('~/Type\s*/Page\b~', (string) base64_decode($printed, true)));
-    }
-
     public function test_a_slip_of_the_pen_is_questioned_not_swallowed(): void
     {
         $this->visit('/blocks/3/joins');

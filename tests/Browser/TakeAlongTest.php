@@ -13,7 +13,7 @@ final class TakeAlongTest extends BrowserTestCase
 {
     public function test_the_browsers_own_print_gives_the_sheet_of_the_station_and_nothing_of_the_screen(): void
     {
-        foreach (['press' => 'How it is pressed', 'cut' => 'What to cut', 'wall' => 'To be coloured'] as $station => $title) {
+        foreach (['press' => 'How it is pressed', 'cut' => 'What to cut', 'wall' => 'To be coloured', 'joins' => 'Joins that want care', 'machine' => 'Step by step'] as $station => $title) {
             $this->visit("/blocks/3/$station");
             $this->find('h1');
             $pdf = tempnam(sys_get_temp_dir(), 'print');

@@ -21,7 +21,7 @@ final class LogbookTest extends TestCase
     {
         $this->getJson('/api/logbook')->assertOk()->assertExactJson([
             'block' => null, 'units' => 'in', 'time' => [], 'seamsSewn' => 0, 'secondsForASeam' => null,
-            'made' => [], 'causes' => [], 'unpicks' => [], 'sizes' => [], 'takeUps' => [], 'lessons' => [],
+            'made' => [], 'causes' => [], 'unpicks' => [], 'sizes' => [], 'takeUps' => [], 'lessons' => [], 'looking' => ['taken' => 0, 'yours' => 0, 'program' => 0],
         ]);
         $this->getJson('/api/blocks/99/logbook')->assertNotFound();
     }

@@ -3,5 +3,5 @@
 import { readFileSync } from 'node:fs'
 import { parse } from 'csv-parse/sync'
 
-const lines = parse(readFileSync(0, 'utf8'), { columns: true, relax_column_count: false })
+const lines = parse(readFileSync(0, 'utf8'), { columns: true, relax_column_count: false, bom: true })
 process.stdout.write(JSON.stringify(lines.map((line) => ({ ...line, at: new Date(line.at).getTime() }))))

@@ -159,6 +159,22 @@ li.here .knot {
   margin-top: 28px;
 }
 
+/* Where the window is low, the rail is no taller than it. */
+@media (max-height: 760px) and (min-width: 901px) {
+  .below {
+    display: flex;
+    margin-top: 8px;
+  }
+
+  .below :deep(button > span) {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+}
+
 @media (max-width: 900px) {
   .below {
     display: flex;

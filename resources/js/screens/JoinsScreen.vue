@@ -133,16 +133,6 @@ async function told(work: () => Promise<void>) {
         </aside>
       </div>
       <p class="soft">Words: <template v-for="(key, i) in ['ruler', 'match', 'tip', 'take-up'] as const" :key="key"><template v-if="i > 0">, </template><TradeWord :of="key" /></template>.</p>
-      <table class="print-only" aria-hidden="true">
-        <caption>{{ shown.block.name }}: joins, those that want most care first</caption>
-        <tbody>
-          <tr v-for="one in ranked" :key="one.id">
-            <th scope="row">{{ one.title }}<template v-if="one.times > 1">, {{ one.times }} times</template></th>
-            <td><FractionText :text="one.raw[0]" /></td>
-            <td><template v-for="(mark, i) in one.marks" :key="i"><template v-if="i > 0">; </template><FractionText :text="mark.from_edge[0]" /> {{ mark.nest ?? mark.kind }}</template></td>
-          </tr>
-        </tbody>
-      </table>
     </main>
     <main v-else class="waiting">
       <ProblemNote v-if="problem" :text="problem" @close="problem = null"><ElButton @click="load">Try again</ElButton></ProblemNote>
@@ -215,29 +205,6 @@ aside label {
   align-items: center;
   gap: 8px;
   padding-bottom: 6px;
-}
-
-.print-only {
-  display: none;
-}
-
-@media print {
-  .bench,
-  header,
-  .joins-screen > :deep(nav) {
-    display: none;
-  }
-
-  .print-only {
-    display: table;
-    font-size: 11px;
-  }
-
-  .print-only th,
-  .print-only td {
-    padding: 1px 8px 1px 0;
-    font-size: 11px;
-  }
 }
 
 @media (max-width: 900px) {

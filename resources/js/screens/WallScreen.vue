@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
-import { RouterLink } from 'vue-router'
 import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
@@ -266,7 +265,6 @@ function placeKind(kind: string, asOne: boolean) {
           <button v-tip="shown.history.undo ? `Undo: ${shown.history.undo} (Ctrl Z)` : 'Nothing to undo'" type="button" :disabled="shown.history.undo === null" @click="wall.undo">Undo</button>
           <button v-tip="shown.history.redo ? `Do again: ${shown.history.redo} (Ctrl Y)` : 'Nothing to do again'" type="button" :disabled="shown.history.redo === null" @click="wall.redo">Redo</button>
           <button v-tip="'Grey view (G)'" type="button" :aria-pressed="isGrey" @click="isGrey = !isGrey">{{ isGrey ? 'Colour' : 'Grey' }}</button>
-          <RouterLink v-tip="'Photograph the layout and compare it'" class="link-button" :to="{ name: 'photo', params: { block } }">Photograph</RouterLink>
           <button v-tip="'The keys (?)'" type="button" @click="help?.show()">Keys</button>
         </div>
         <p class="saved soft" role="status">{{ wall.isUnsent ? 'Waiting to be saved' : wall.problem ? 'Not saved' : wall.isSaving ? 'Saving' : 'Saved' }}</p>
@@ -377,14 +375,6 @@ header {
 
 .tools {
   display: flex;
-  flex-wrap: wrap;
-}
-
-.tools > a {
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-  padding: 0 12px;
 }
 
 .tools button {

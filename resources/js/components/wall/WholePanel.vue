@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RouterLink } from 'vue-router'
 import type { WallShown } from '@/api/types'
 import TradeWord from '@/components/TradeWord.vue'
 import PointsAsked from '@/components/wall/PointsAsked.vue'
@@ -39,6 +40,7 @@ const store = useWallStore()
     <div v-for="kind in store.figures.units" :key="kind.class"><dt>{{ kind.name }} <span v-if="kind.tag || kind.hand" class="soft">({{ [kind.tag, kind.hand].filter(Boolean).join(', ') }})</span></dt><dd>{{ kind.count }}</dd></div>
   </dl>
   <p v-else-if="store.figuresProblem" class="soft">{{ store.figuresProblem }}</p>
+  <p class="photograph">Laid out on the table? <RouterLink class="link-button" :to="{ name: 'photo', params: { block: wall.block.id } }">Photograph it</RouterLink>, and see whether it is right.</p>
   <section class="match" aria-label="Picture to match">
     <p v-if="wall.wholeDifference" class="warn">{{ wall.wholeDifference }}</p>
     <button type="button" class="link-button" @click="store.freeze">{{ wall.hasPicture ? 'Take this as the new picture to match' : 'Freeze this as the picture to match' }}</button>
