@@ -166,6 +166,11 @@ li.here .knot {
     margin-top: 8px;
   }
 
+  .below :deep(button) {
+    min-width: 44px;
+    justify-content: center;
+  }
+
   .below :deep(button > span) {
     position: absolute;
     width: 1px;
