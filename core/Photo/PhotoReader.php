@@ -45,6 +45,9 @@ final class PhotoReader
     /** Corners whose light misses by less are good enough. */
     private const FITS_WELL = 0.05;
 
+    /** The misfit, as a share of that before, below which a moved corner is nearer; less is chance: units lie a little shifted. */
+    private const NEARER = 0.95;
+
     /** From here on the picture is looked at from its other sides, too; where most units do not fit either, it is another block. */
     private const FITS_BADLY = 0.2;
 
@@ -126,7 +129,7 @@ final class PhotoReader
                     } catch (PhotoNotReadable) {
                         continue;
                     }
-                    [$corners, $light] = $as->misfit < $light->misfit ? [$moved, $as] : [$corners, $light];
+                    [$corners, $light] = $as->misfit < self::NEARER * $light->misfit ? [$moved, $as] : [$corners, $light];
                 }
             }
         }
