@@ -40,7 +40,7 @@ final class PhotoReader
     private const STRANGE = -2.4;
 
     /** Share of a unit's places that show another fabric for sure, from which on it is another unit. */
-    private const STRANGE_SHARE = 0.16;
+    private const STRANGE_SHARE = 0.18;
 
     /** Corners whose light misses by less are good enough. */
     private const FITS_WELL = 0.05;
