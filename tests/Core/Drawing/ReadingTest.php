@@ -118,7 +118,7 @@ final class ReadingTest extends TestCase
             $places = ['tl' => [0, 0], 't' => [$width / 2, 0], 'tr' => [$width, 0], 'r' => [$width, $height / 2], 'br' => [$width, $height], 'b' => [$width / 2, $height], 'bl' => [0, $height], 'l' => [0, $height / 2]];
             $file = self::block(sprintf('<svg xmlns="http://www.w3.org/2000/svg"><rect width="%d" height="%d" fill="#fff"/><polygon fill="teal" points="%s"/></svg>', $width, $height, implode(' ', array_map(static fn (string $place): string => implode(',', $places[$place]), explode(' ', $goose)))))->file;
             self::assertSame(['flying-geese', $turn], [$file['cells'][0]['unit'], $file['cells'][0]['turn'] ?? 0]);
-            self::assertSame(['width' => $width === 40 ? '12' : '12', 'height' => $width === 40 ? '6' : '24'], $file['finished']);
+            self::assertSame(['width' => '12', 'height' => $width === 40 ? '6' : '24'], $file['finished']);
         }
         $tall = self::block('<svg xmlns="http://www.w3.org/2000/svg"><rect width="30" height="30" fill="#fff"/><polygon fill="teal" points="0,30 15,0 30,30"/></svg>')->file;
         self::assertSame('triangle-in-square', $tall['cells'][0]['unit']);
@@ -185,6 +185,19 @@ final class ReadingTest extends TestCase
     {
         foreach (['#fff' => '#ffffff', '#1a3' => '#11aa33', '#12abEF' => '#12abef', '#1234' => '#112233', 'rgb(1,2,3)' => '#010203', 'rgba(100%, 0%, 50%, .5)' => '#ff0080', ' SteelBlue ' => '#4682b4', 'blue' => '#0000ff', 'red' => '#ff0000', 'none' => null, 'currentColor' => null, '#12' => null, '' => null, 'ff' => null] as $text => $colour) {
             self::assertSame($colour, CssColour::read((string) $text), (string) $text);
+        }
+    }
+
+    /** 1 in is 2.54 cm, 25.4 mm, 72 pt, 6 pc and 96 px: CSS Values and Units Module Level 3, section 5.2 (from memory). */
+    public function test_every_unit_of_a_drawing_makes_the_same_inch(): void
+    {
+        foreach (['1in', '2.54cm', '25.4mm', '72pt', '6pc', ' 1.0in '] as $inch) {
+            $shapes = SvgShapes::in("<svg xmlns='http://www.w3.org/2000/svg' width='$inch' viewBox='0 0 50 50'><rect width='50' height='50'/></svg>");
+            self::assertEqualsWithDelta(25.4 / 50, $shapes->millimetres, 1e-12, $inch);
+        }
+        self::assertEqualsWithDelta(25.4 / 96, SvgShapes::in("<svg xmlns='http://www.w3.org/2000/svg' width='2in'><rect width='192' height='192'/></svg>")->millimetres ?? 0.0, 1e-12);
+        foreach (["width='0in' viewBox='0 0 0 50'", "width='50' viewBox='0 0 50 50'", "width='50px'"] as $unsized) {
+            self::assertNull(SvgShapes::in("<svg xmlns='http://www.w3.org/2000/svg' $unsized><rect width='50' height='50'/></svg>")->millimetres, $unsized);
         }
     }
 

@@ -27,6 +27,22 @@ use Tests\Support\Painted;
 
 final class PhotoReaderTest extends TestCase
 {
+    public function test_the_light_of_a_place_is_that_of_five_pixels_in_a_cross(): void
+    {
+        [$width, $height, $values] = [6, 5, []];
+        for ($n = 0; $n < $width * $height; ++$n) {
+            $values[] = [($n * 37) % 251, ($n * 91) % 241, ($n * 53) % 239];
+        }
+        $photo = new Photograph($width, $height, implode('', array_map(static fn (array $rgb): string => chr($rgb[0]).chr($rgb[1]).chr($rgb[2]), $values)));
+        // Places outside are those that lie nearest with a whole cross around them.
+        foreach ([[2.4, 2.6, 2, 3], [0, 0, 1, 1], [-9, 99, 1, 3], [5, 1, 4, 1], [4.2, 2, 4, 2]] as [$x, $y, $column, $row]) {
+            $cross = array_map(static fn (int $at): array => $values[$row * $width + $column + $at], [0, -1, 1, -$width, $width]);
+            foreach ($photo->lightAt($x, $y) as $channel => $light) {
+                self::assertEqualsWithDelta(log(array_sum(array_column($cross, $channel)) / 5 + 12), $light, 1e-12);
+            }
+        }
+    }
+
     /** @return list<array{int, int}> */
     public static function seeds(): array
     {
