@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use Dompdf\Cpdf;
+use KeenSeam\Core\Block\Luminance;
 use KeenSeam\Core\Drawing\Anchor;
 use KeenSeam\Core\Drawing\Area;
 use KeenSeam\Core\Drawing\Lettering;
-use KeenSeam\Core\Drawing\Palette;
 use KeenSeam\Core\Drawing\Sketch;
 use KeenSeam\Core\Drawing\Stroke;
 
@@ -100,6 +100,6 @@ final readonly class Pdf
      */
     private static function colour(string $colour): array
     {
-        return array_fill(0, 3, array_sum(Palette::channels($colour)) / 3 / 255);
+        return array_fill(0, 3, array_sum(Luminance::channels($colour)) / 3 / 255);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Photo;
 
 use KeenSeam\Core\Block\Face;
-use KeenSeam\Core\Drawing\Palette;
+use KeenSeam\Core\Block\Luminance;
 use KeenSeam\Core\Photo\Homography;
 use KeenSeam\Core\Photo\Laying;
 use KeenSeam\Core\Photo\UnitFace;
@@ -259,7 +259,7 @@ final readonly class Camera
     /** @param array{float, float, float} $cast */
     private static function colour(\GdImage $image, string $colour, array $cast, float $light): int
     {
-        [$red, $green, $blue] = array_map(static fn (int $channel, float $share): int => max(0, min(255, (int) round($channel * $share * $light))), Palette::channels($colour), $cast);
+        [$red, $green, $blue] = array_map(static fn (int $channel, float $share): int => max(0, min(255, (int) round($channel * $share * $light))), Luminance::channels($colour), $cast);
 
         return imagecolorallocate($image, $red, $green, $blue) ?: 0;
     }

@@ -93,15 +93,6 @@ final readonly class Palette
     /** The colour with the given share of another mixed in. */
     public static function mixed(string $colour, string $other, float $share): string
     {
-        return sprintf('#%02x%02x%02x', ...array_map(static fn (int $one, int $two): int => (int) round($one * (1 - $share) + $two * $share), self::channels($colour), self::channels($other)));
-    }
-
-    /** @return array{int, int, int} red, green and blue, 0 to 255 */
-    public static function channels(string $colour): array
-    {
-        $hex = substr($colour, 1);
-        $full = strlen($hex) === 3 ? $hex[0].$hex[0].$hex[1].$hex[1].$hex[2].$hex[2] : $hex;
-
-        return [(int) hexdec(substr($full, 0, 2)), (int) hexdec(substr($full, 2, 2)), (int) hexdec(substr($full, 4, 2))];
+        return sprintf('#%02x%02x%02x', ...array_map(static fn (int $one, int $two): int => (int) round($one * (1 - $share) + $two * $share), Luminance::channels($colour), Luminance::channels($other)));
     }
 }

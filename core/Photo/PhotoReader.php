@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Photo;
 
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\Luminance;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
-use KeenSeam\Core\Drawing\Palette;
 
 /**
  * Looks whether a block is laid out as it is drawn. The light of the room and the colours of the cloth are learnt from the
@@ -201,7 +201,7 @@ final class PhotoReader
             }
         }
 
-        return Light::learnt($seen, array_map(static fn ($fabric): array => array_map(static fn (int $channel): float => log($channel + 12), Palette::channels($fabric->color)), $this->face->block->fabrics));
+        return Light::learnt($seen, array_map(static fn ($fabric): array => array_map(static fn (int $channel): float => log($channel + 12), Luminance::channels($fabric->color)), $this->face->block->fabrics));
     }
 
     /**
@@ -279,8 +279,8 @@ final class PhotoReader
     {
         $lightness = [];
         foreach ($this->face->block->fabrics as $fabric) {
-            [$red, $green, $blue] = array_map(static fn (float $log): float => max(0.0, exp($log) - 12) / 255, $light->of($fabric->key, 0, 0));
-            $luminance = 0.2126 * $red ** 2.2 + 0.7152 * $green ** 2.2 + 0.0722 * $blue ** 2.2;
+            [$red, $green, $blue] = array_map(static fn (float $log): float => max(0.0, exp($log) - 12), $light->of($fabric->key, 0, 0));
+            $luminance = Luminance::ofChannels([$red, $green, $blue]);
             $lightness[$fabric->key] = $luminance > 0.008856 ? 116 * $luminance ** (1 / 3) - 16 : 903.3 * $luminance;
         }
         $keys = array_map(strval(...), array_keys($lightness));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Drawing;
 
 use KeenSeam\Core\Assembly\TopConstruction;
+use KeenSeam\Core\Block\Luminance;
 use KeenSeam\Core\Drawing\Area;
 use KeenSeam\Core\Drawing\BackSketch;
 use KeenSeam\Core\Drawing\FaceSketch;
@@ -138,7 +139,7 @@ final class SketchTest extends TestCase
         $all = array_map(static fn (string $key): string => $greys->face($key), array_map(strval(...), array_keys($fabrics)));
         self::assertCount(count($fabrics), array_unique($all));
         foreach ($all as $grey) {
-            self::assertSame(1, count(array_unique(Palette::channels($grey))));
+            self::assertSame(1, count(array_unique(Luminance::channels($grey))));
         }
         self::assertSame(['#808080', '#204060', '#11aa33', '#0a661f'], [Palette::mixed('#000', '#ffffff', 0.5), Palette::mixed('#204060', '#fff', 0), Palette::mixed('#1a3', '#000', 0), Palette::mixed('#1a3', '#000', 0.4)]);
     }
