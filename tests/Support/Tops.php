@@ -4,10 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\SashesSewn;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Assembly\TopOrder;
+use KeenSeam\Core\Pressing\Cost;
+use KeenSeam\Core\Pressing\PressDirection;
+use KeenSeam\Core\Pressing\Pressing;
+use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
 use KeenSeam\Core\Top\TopFace;
 use KeenSeam\Core\Top\TopFile;
 use Random\Engine\Mt19937;
@@ -89,5 +96,67 @@ final class Tops
         }
 
         return self::file($over, ['hAB', 'qABCA', '/', 'pC', 'hCB90'], ['pA', 'pB', 'pC', '/', 'gABC', 'pB', 'pA', '/', 'pB', 'hAB', 'pA']);
+    }
+
+    /**
+     * The least cost of two by two blocks under every way to press them, priced one by one.
+     *
+     * @param list<string>    $block
+     * @param list<list<int>> $ways  turns of the four to be tried
+     */
+    public static function leastOfAll(array $block, array $ways): Cost
+    {
+        $least = null;
+        foreach (self::layings($ways) as $file) {
+            foreach (self::pressings($top = self::sewn($file + self::file([], $block))) as $pressing) {
+                $cost = (new PressingPlanner($top->construction))->price($pressing, new PressQuestion(PressStyle::Nest))->cost;
+                $least = $least === null || $cost->compareTo($least, PressStyle::Nest) < 0 ? $cost : $least;
+            }
+        }
+
+        return $least ?? throw new \LogicException('There is a way.');
+    }
+
+    /**
+     * Two by two of the first block with their turns held, once for each of the ways.
+     *
+     * @param list<list<int>> $ways the four turns, in degrees
+     *
+     * @return iterable<array<string, mixed>> fields of a top file
+     */
+    public static function layings(array $ways): iterable
+    {
+        foreach ($ways as $turns) {
+            yield ['turns' => 'fixed', 'places' => array_map(static fn (int $place, int $turn): array => ['row' => intdiv($place, 2) + 1, 'column' => $place % 2 + 1, 'block' => 'one', 'turn' => $turn], array_keys($turns), $turns)];
+        }
+    }
+
+    /** @return iterable<Pressing> every one in which the four blocks are pressed alike */
+    private static function pressings(TopConstruction $top): iterable
+    {
+        $free = array_values(array_filter($top->construction->joins, static fn (Join $join): bool => $join->tie === null));
+        $copy = $top->copies[0];
+        $inDesign = []; // which of the design's joins are pressed as one
+        foreach ($copy->design->joins as $join) {
+            $inDesign[$join->id] = $join->tie === null ? 'free '.$join->id : 'tied '.$join->tie->unitClass.' '.$join->tie->join;
+        }
+        $groups = [...array_values(array_unique($inDesign)), ...array_map(static fn (Join $join): string => 'seam '.$join->id, $free)];
+        for ($case = 0; $case < 2 ** count($groups); ++$case) {
+            $of = [];
+            foreach ($groups as $i => $group) {
+                $of[$group] = ($case >> $i) & 1 ? PressDirection::Left : PressDirection::Right;
+            }
+            $directions = [];
+            foreach ($top->copies as $one) {
+                foreach ($one->joins as $design => $join) {
+                    $directions[$join] = $of[$inDesign[$design]];
+                }
+            }
+            foreach ($free as $join) {
+                $directions[$join->id] = $of['seam '.$join->id];
+            }
+            ksort($directions);
+            yield Pressing::wholeJoins($top->construction, array_values($directions));
+        }
     }
 }

@@ -42,6 +42,9 @@ final class DrawnBlock
 
     private int $down = 1;
 
+    /** @var array<string, array{columns: list<string>, rows: list<string>, cells: list<array<string, mixed>>}> by box: the ways to part what lies around it meet again in it */
+    private array $grids = [];
+
     /**
      * @param Fraction|null $width finished, in the unit; as the drawing says, or 12 in or 300 mm, if null
      *
@@ -161,6 +164,8 @@ final class DrawnBlock
     }
 
     /**
+     * In the fewest cells of the ways there are.
+     *
      * @param array{float, float, float, float} $box    left, top, right and bottom
      * @param list<SeenPiece>                   $pieces
      * @param float                             $ratio  height to width of the drawing
@@ -169,7 +174,31 @@ final class DrawnBlock
      */
     private function grid(array $box, array $pieces, float $ratio): array
     {
-        [$columns, $rows] = [$this->lines($box, $pieces, 0), $this->lines($box, $pieces, 1)];
+        $key = implode(' ', array_map(static fn (float $side): string => (string) round($side, 6), $box));
+        if (isset($this->grids[$key])) {
+            return $this->grids[$key];
+        }
+        $best = $least = null;
+        foreach ($this->ways($box, $pieces) ?: [[[$box[0], $box[2]], [$box[1], $box[3]]]] as [$columns, $rows]) {
+            $grid = $this->along($columns, $rows, $pieces, $ratio);
+            $count = self::countOf($grid);
+            if ($least === null || $count < $least) {
+                [$best, $least] = [$grid, $count];
+            }
+        }
+
+        return $this->grids[$key] = $best;
+    }
+
+    /**
+     * @param non-empty-list<float> $columns lines with both sides
+     * @param non-empty-list<float> $rows
+     * @param list<SeenPiece>       $pieces
+     *
+     * @return array{columns: list<string>, rows: list<string>, cells: list<array<string, mixed>>}
+     */
+    private function along(array $columns, array $rows, array $pieces, float $ratio): array
+    {
         $cells = [];
         foreach (array_slice($rows, 1) as $row => $bottom) {
             foreach (array_slice($columns, 1) as $column => $right) {
@@ -184,21 +213,31 @@ final class DrawnBlock
         return ['columns' => $widths($columns, $this->across), 'rows' => $widths($rows, $this->down), 'cells' => $cells];
     }
 
+    /** @param array<string, mixed> $unit a cell or a grid; how many cells it has in the end, patches of a drawn one counted */
+    private static function countOf(array $unit): int
+    {
+        return max(1, count((array) ($unit['patches'] ?? [])) + array_sum(array_map(self::countOf(...), (array) ($unit['cells'] ?? []))));
+    }
+
     /**
-     * Straight lines from one side of the box to the other that no drawn shape lies across.
+     * Columns and rows along which the box may be parted, by lines from side to side that no drawn shape lies across: along the
+     * edges that were drawn whole; where shapes leave more of each other, along all of them, or only those across or down.
      *
      * @param array{float, float, float, float} $box
      * @param list<SeenPiece>                   $pieces
-     * @param 0|1                               $axis
      *
-     * @return non-empty-list<float> with both sides of the box
+     * @return list<array{non-empty-list<float>, non-empty-list<float>}> none where it is not parted
      */
-    private function lines(array $box, array $pieces, int $axis): array
+    private function ways(array $box, array $pieces): array
     {
-        $free = $this->freeLines($box, $pieces, $axis, false);
+        $drawn = [$this->freeLines($box, $pieces, 0, false), $this->freeLines($box, $pieces, 1, false)];
+        $all = [$this->freeLines($box, $pieces, 0, true), $this->freeLines($box, $pieces, 1, true)];
+        $ways = $drawn === $all ? [$drawn] : [$drawn, $all, [$all[0], []], [[], $all[1]]];
 
-        // Where no drawn edge runs through, what is left between shapes may be cut along its own.
-        return [$box[$axis], ...($free === [] && $this->freeLines($box, $pieces, 1 - $axis, false) === [] ? $this->freeLines($box, $pieces, $axis, true) : $free), $box[$axis + 2]];
+        return array_map(
+            static fn (array $lines): array => [[$box[0], ...$lines[0], $box[2]], [$box[1], ...$lines[1], $box[3]]],
+            array_values(array_filter($ways, static fn (array $lines): bool => $lines !== [[], []])),
+        );
     }
 
     /**
@@ -287,7 +326,7 @@ final class DrawnBlock
 
             return ['unit' => $kind, ...($turn === 0 ? [] : ['turn' => 90 * $turn]), 'fabrics' => array_map(fn (string $colour): string => $this->fabrics[$colour], $inOrder)];
         }
-        if (! $isWhole && (count($this->lines($box, $pieces, 0)) > 2 || count($this->lines($box, $pieces, 1)) > 2)) {
+        if (! $isWhole && $this->ways($box, $pieces) !== []) {
             return ['unit' => 'grid', ...$this->grid($box, $pieces, $ratio)];
         }
 

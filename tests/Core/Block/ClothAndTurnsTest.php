@@ -7,6 +7,7 @@ namespace Tests\Core\Block;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\BlockNotPossible;
 use KeenSeam\Core\Block\Corner;
+use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\FlippedCornersUnit;
 use KeenSeam\Core\Block\Luminance;
@@ -33,6 +34,19 @@ final class ClothAndTurnsTest extends TestCase
         // Below 0.04045 the curve is a line: 10 of 255 is 0.0392, 11 is 0.0431.
         self::assertEqualsWithDelta(10 / 255 / 12.92, Luminance::of('#0a0a0a'), 1e-12);
         self::assertEqualsWithDelta(((11 / 255 + 0.055) / 1.055) ** 2.4, Luminance::of('#0b0b0b'), 1e-12);
+    }
+
+    /** CIE 15: lightness is 116 times the cube root of the luminance, less 16. Where cloth counts as light: common practice, no published source. */
+    public function test_greys_are_sorted_by_their_lightness(): void
+    {
+        for ($grey = 0; $grey < 256; ++$grey) {
+            $color = sprintf('#%02x%02x%02x', $grey, $grey, $grey);
+            $lightness = 116 * Luminance::of($color) ** (1 / 3) - 16;
+            if (abs($lightness - 75) > 0.2 && abs($lightness - 40) > 0.2) {
+                self::assertSame($lightness > 75 ? FabricValue::Light : ($lightness > 40 ? FabricValue::Medium : FabricValue::Dark), FabricValue::proposedFor($color), $color);
+            }
+        }
+        self::assertSame([0, 1, 2], array_map(static fn (FabricValue $value): int => $value->rank(), [FabricValue::Light, FabricValue::Medium, FabricValue::Dark]));
     }
 
     public function test_quarter_turns_add_up_and_change_the_sides_when_odd(): void

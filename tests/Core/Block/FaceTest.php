@@ -6,10 +6,18 @@ namespace Tests\Core\Block;
 
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\BlockNotPossible;
+use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Block\FaceKind;
+use KeenSeam\Core\Block\FlippedCornersUnit;
+use KeenSeam\Core\Block\Grid;
+use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Block\SewableSizes;
 use KeenSeam\Core\Block\UnitPatterns;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Measure\Fraction;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Blocks;
@@ -75,6 +83,62 @@ final class FaceTest extends TestCase
 
         self::assertTiled($face, 'uneven');
         self::assertSame(['2 4/5', '0'], $face->lattice->toText($face->whole->parts[1]->outline->corner()));
+    }
+
+    public function test_what_hangs_is_measured_across_its_points_when_it_hangs_on_point(): void
+    {
+        $file = ['columns' => ['1', '1/2']] + Blocks::file('pA gABC');
+        $face = Face::of(BlockFile::read(['finished' => ['width' => '6', 'height' => '2']] + $file));
+        $hung = new Face($face->block, $face->lattice, $face->patches, $face->whole, FaceKind::TopOnPoint);
+
+        self::assertSame([6.0, 2.0], $face->finishedSize());
+        // A rectangle turned by half a right angle is as wide, and as high, as its two sides together over the root of two.
+        self::assertEqualsWithDelta([8 / sqrt(2), 8 / sqrt(2)], $hung->finishedSize(), 1e-9);
+        self::assertEqualsWithDelta([2.0, 1.0], array_map(static fn (Patch|PlacedUnit $unit): float => $unit instanceof PlacedUnit ? $unit->ratio() : 0.0, $face->whole->parts), 1e-9);
+        foreach ($hung->measuredAlong() as $i => [$x, $y, $long]) {
+            self::assertEqualsWithDelta($long, hypot($x, $y), 1e-9);
+            self::assertSame(1, $x);
+            self::assertSame($i === 0 ? -1 : 1, $y, 'across runs to the upper right, down to the lower right');
+        }
+        self::assertSame([[1, 0, 1.0], [0, 1, 1.0]], $face->measuredAlong());
+    }
+
+    public function test_a_block_of_one_fabric_is_still_to_be_laid_out(): void
+    {
+        self::assertFalse(Face::of(Blocks::of('pA hAA', 'gAAA pA'))->isLaidOut());
+        self::assertTrue(Face::of(Blocks::of('pA hAA', 'gAAB pA'))->isLaidOut());
+    }
+
+    public function test_rows_of_a_top_are_not_made_of_units(): void
+    {
+        self::assertSame(
+            [['block', 'unit'], ['top', 'piece'], ['top', 'piece']],
+            array_map(static fn (FaceKind $kind): array => [$kind->word(), $kind->piece()], FaceKind::cases()),
+        );
+    }
+
+    public function test_lengths_of_their_own_grow_with_a_grid(): void
+    {
+        $flipped = ['row' => 1, 'column' => 1, 'unit' => 'flipped-corners', 'fabrics' => ['A'], 'corners' => ['tl' => ['fabric' => 'B', 'size' => '1/2']]];
+        $file = Blocks::file('pA pB');
+        $file['cells'][0] = $flipped;
+        $file['cells'][1] = ['column' => 2, 'unit' => 'grid', 'columns' => ['1'], 'rows' => ['1'], 'cells' => [$flipped]] + $flipped;
+        $block = BlockFile::read($file);
+        $legs = static fn (Grid $grid): array => array_map(static function (Cell $cell): string {
+            $unit = $cell->unit instanceof GridUnit ? $cell->unit->grid->cells[0]->unit : $cell->unit;
+
+            return $unit instanceof FlippedCornersUnit ? $unit->corners[0]->finishedLeg->toText() : '';
+        }, $grid->cells);
+
+        self::assertSame(['1/2', '1/2'], $legs($block->grid));
+        self::assertSame(['3/4', '3/4'], $legs($block->grid->scaled(Fraction::of(3, 2), $block->unit)));
+    }
+
+    public function test_an_allowance_that_eats_a_patch_is_told_with_the_width_that_is_left(): void
+    {
+        // The narrowest way across half of a 1/4 in square is half its diagonal: 0.1768 in.
+        $this->expectExceptionMessage('The seam allowance, 3/16 in, is wider than a patch that is 0.177 in across when it is finished.');
+        SewableSizes::ensure(Face::of(BlockFile::read(['finished' => ['width' => '1', 'height' => '1'], 'seam_allowance' => '3/16', 'columns' => ['1', '3'], 'rows' => ['1', '3']] + Blocks::file('hAB pA', 'pA pB'))));
     }
 
     /** @return array<string, array{\Closure(array<string, mixed>): array<string, mixed>, string, string}> */

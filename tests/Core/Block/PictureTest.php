@@ -26,6 +26,28 @@ final class PictureTest extends TestCase
         self::assertNotSame(self::picture('hAB')->key, self::picture('hAC')->key);
     }
 
+    /** Seams that run upright and level inside one fabric are no more seen than slanting ones. */
+    public function test_a_plain_cell_of_four_pieces_looks_like_one_piece(): void
+    {
+        $file = Blocks::file('pA');
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'grid', 'columns' => ['1', '2'], 'rows' => ['1', '1/2'], 'cells' => array_map(static fn (int $i): array => ['row' => intdiv($i, 2) + 1, 'column' => $i % 2 + 1, 'unit' => 'plain', 'fabrics' => ['A']], [0, 1, 2, 3])]];
+        $unit = Face::of(BlockFile::read($file))->whole->parts[0];
+        self::assertInstanceOf(PlacedUnit::class, $unit);
+
+        self::assertSame(self::picture('pA')->key, Picture::of($unit)->key);
+        self::assertTrue(Picture::of($unit)->looksTheSameAlong(Side::Top, self::picture('pA')));
+    }
+
+    public function test_corners_are_drawn_to_four_places(): void
+    {
+        $file = Blocks::file('pA');
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => [['fabric' => 'A', 'points' => [['0', '0'], ['1/3', '0'], ['0', '1']]], ['fabric' => 'B', 'points' => [['1/3', '0'], ['1', '0'], ['1', '1'], ['0', '1']]]]]];
+        $unit = Face::of(BlockFile::read($file))->whole->parts[0];
+        self::assertInstanceOf(PlacedUnit::class, $unit);
+
+        self::assertEqualsCanonicalizing([[0.0, 0.0], [0.3333, 0.0], [0.0, 1.0]], Picture::of($unit)->toShares()[0][1]);
+    }
+
     public function test_four_quarter_turns_and_two_flips_change_nothing(): void
     {
         foreach (['hAB', 'gABC', 'sABC', 'qABCA', 'dABCAB'] as $word) {
@@ -91,6 +113,8 @@ final class PictureTest extends TestCase
         self::assertSame(['B', 'C'], $told('gABC', Side::Top));
         self::assertSame(['A'], $told('gABC', Side::Bottom));
         self::assertSame(['A'], $told('dBAAAA', Side::Top));
+        self::assertTrue(self::picture('hAB')->looksTheSameAlong(Side::Top, self::picture('sABC')));
+        self::assertFalse(self::picture('gABC')->looksTheSameAlong(Side::Top, self::picture('gACB')));
         self::assertTrue(self::picture('hAB')->looksTheSameAlong(Side::Right, self::picture('pB')));
         self::assertFalse(self::picture('hAB')->looksTheSameAlong(Side::Left, self::picture('pB')));
     }
@@ -99,6 +123,8 @@ final class PictureTest extends TestCase
     {
         // Light above left against light above right: the lower left shows it, or the upper left.
         self::assertEqualsWithDelta([1 / 3, 1 / 3], self::picture('hAB')->tellingPlace(self::picture('hBA')) ?? [], 1e-9);
+        // Of a goose the right triangle only.
+        self::assertEqualsWithDelta([5 / 6, 1 / 3], self::picture('gABC')->tellingPlace(self::picture('gABB')) ?? [], 1e-9);
         self::assertNull(self::picture('hAB')->tellingPlace(self::picture('sABB')));
     }
 

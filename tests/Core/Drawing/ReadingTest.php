@@ -111,6 +111,23 @@ final class ReadingTest extends TestCase
         }
     }
 
+    /** A column and white cloth beside it stay that, whether or not a triangle lies on the column: no row runs through both. */
+    public function test_what_shapes_leave_of_each_other_is_parted_where_that_makes_fewer_cells(): void
+    {
+        $column = '<rect width="8" height="8" fill="white"/><polygon fill="red" points="0,0 2,0 2,8 0,8"/>';
+        $file = self::block("<svg viewBox=\"0 0 8 8\" xmlns=\"http://www.w3.org/2000/svg\">$column<polygon fill=\"green\" points=\"0,4 2,4 1,2\"/></svg>")->file;
+
+        self::assertSame(['2', '6'], $file['columns']);
+        self::assertCount(1, $file['rows']);
+        self::assertSame(['grid', 'plain'], array_column($file['cells'], 'unit'));
+        self::assertSame(['split-quarter-square-triangle', 'plain'], array_column($file['cells'][0]['cells'], 'unit'));
+        $across = self::block("<svg viewBox=\"0 0 8 8\" xmlns=\"http://www.w3.org/2000/svg\"><g transform=\"matrix(0 1 1 0 0 0)\">$column<polygon fill=\"green\" points=\"0,4 2,4 1,2\"/></g></svg>")->file;
+        self::assertSame([['2', '6'], 1], [$across['rows'], count($across['columns'])]);
+        // Where whole edges cross from side to side both ways, that is the grid.
+        $crossed = self::block('<svg viewBox="0 0 8 8" xmlns="http://www.w3.org/2000/svg"><rect width="4" height="2" fill="red"/><rect x="4" width="4" height="2" fill="blue"/><rect y="2" width="4" height="6" fill="blue"/><rect x="4" y="2" width="4" height="6" fill="red"/></svg>')->file;
+        self::assertSame([2, 2, ['plain']], [count($crossed['columns']), count($crossed['rows']), array_values(array_unique(array_column($crossed['cells'], 'unit')))]);
+    }
+
     public function test_a_known_unit_is_found_whichever_way_it_lies(): void
     {
         foreach ([0 => 'bl t br', 90 => 'tl r bl', 180 => 'tr b tl', 270 => 'br l tr'] as $turn => $goose) {

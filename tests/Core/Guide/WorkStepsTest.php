@@ -199,7 +199,8 @@ final class WorkStepsTest extends TestCase
     public function test_everything_is_done_once_and_only_with_what_is_made(Order $order, Chain $chain): void
     {
         $tried = 0;
-        for ($seed = 1; $seed <= 14; ++$seed) {
+        // Every way of chaining has blocks of its own: all of them with all would take half a minute.
+        for ($seed = 1 + (int) array_search($chain, Chain::cases(), true); $seed <= 15; $seed += count(Chain::cases())) {
             try {
                 $plan = self::plan(Blocks::generated($seed, 2 + $seed % 4, 2 + intdiv($seed, 4) % 3), $order);
             } catch (SetInSeamNeeded|OrderNotPossible) {
@@ -208,7 +209,7 @@ final class WorkStepsTest extends TestCase
             ++$tried;
             self::assertSound($plan, WorkSteps::of($plan, new CutQuestion(1 + $seed % 3), $chain), "seed $seed");
         }
-        self::assertGreaterThan(2, $tried);
+        self::assertGreaterThan(1, $tried);
     }
 
     /** @return array<string, array{list<string>, string, int, array<string, int>}> a block, how its unit is made, how many blocks, and what lies under needle, knife and iron in all */

@@ -301,17 +301,25 @@ final class SymmetryTriedTest extends TestCase
         $size = count($file['rows']);
         $face = Face::of(BlockFile::read($file));
         [$width, $height] = [max(array_map(static fn ($point): int => $point->x, $face->outline()->points)), max(array_map(static fn ($point): int => $point->y, $face->outline()->points))];
+        // A unit's patches lie in its own cell.
+        $byCell = [];
+        foreach ($face->patches as $patch) {
+            $middle = [array_sum(array_column($patch->outline->points, 'x')), array_sum(array_column($patch->outline->points, 'y'))];
+            $corners = count($patch->outline->points);
+            $byCell[(int) ($middle[1] / $corners / $height * $size) * $size + (int) ($middle[0] / $corners / $width * $size)][] = [$patch->outline->edges(), $patch->fabric->key];
+        }
         $shown = [];
         for ($cell = 0; $cell < $size * $size; ++$cell) {
             $picture = '';
             foreach (self::SAMPLES as [$x, $y]) {
                 [$px, $py] = [($cell % $size + $x) / $size * $width, (intdiv($cell, $size) + $y) / $size * $height];
-                foreach ($face->patches as $patch) {
-                    $isIn = true;
-                    foreach ($patch->outline->edges() as [$a, $b]) {
-                        $isIn = $isIn && ($b->x - $a->x) * ($py - $a->y) - ($b->y - $a->y) * ($px - $a->x) > 0;
+                foreach ($byCell[$cell] as [$edges, $fabric]) {
+                    foreach ($edges as [$a, $b]) {
+                        if (($b->x - $a->x) * ($py - $a->y) - ($b->y - $a->y) * ($px - $a->x) <= 0) {
+                            continue 2;
+                        }
                     }
-                    $picture .= $isIn ? $patch->fabric->key : '';
+                    $picture .= $fabric;
                 }
             }
             $shown[] = $picture;

@@ -54,6 +54,31 @@ final class CountedByHandTest extends TestCase
         self::assertEqualsWithDelta(sqrt($spread->block * (1 - $spread->block) / 4000), $spread->error, 1e-12);
     }
 
+    public function test_nothing_goes_wrong_where_anything_is_good_enough_and_nothing_is_right_where_nothing_is(): void
+    {
+        $sensitivity = Sensitivity::of(self::plan(Blocks::file('pA pB pA', 'pB pA pB')), SquareUp::Units);
+        $easy = Spread::of($sensitivity, new Scatter(1 / 32, 1 / 64), 100.0, runs: 20);
+        $hard = Spread::of($sensitivity, new Scatter(1 / 32, 1 / 64), 0.0, runs: 20);
+
+        self::assertSame([1.0, 0.0], [$easy->block, $easy->error]);
+        self::assertSame(0.0, $hard->block);
+        self::assertSame([1.0], array_values(array_unique($easy->joins)));
+        $last = array_key_last($hard->joins);
+        self::assertSame(0.0, $hard->joins[$last]);
+    }
+
+    public function test_a_seam_that_is_opened_loses_nothing_in_the_turn_of_the_cloth(): void
+    {
+        $sensitivity = Sensitivity::of(self::plan(Blocks::file('pA pB pA')), SquareUp::Units);
+        $width = static fn (array $opened): float => Spread::of($sensitivity, new Scatter(3.0, 0.0, 4.0), 1.0, $opened, runs: 1)->sizes[0];
+
+        // Two seams of three, and of the four of their folds: five each, or three.
+        self::assertEqualsWithDelta([sqrt(50), sqrt(34), sqrt(18)], [$width([]), $width([1]), $width([0, 1])], 1e-9);
+        self::assertEqualsWithDelta(sqrt(18), Spread::of(Sensitivity::of(self::plan(Blocks::file('pA pB pA'), PressStyle::Open), SquareUp::Units), new Scatter(3.0, 0.0, 4.0), 1.0, runs: 1)->sizes[0], 1e-9);
+        // Each seam takes from the width once, and from nothing else here.
+        self::assertEqualsWithDelta([1.0, 2.0, 0.0], [$sensitivity->weight([0]), $sensitivity->weight([0, 1]), $sensitivity->weight([])], 1e-9);
+    }
+
     public function test_seams_across_a_part_are_those_a_ruler_would_cross(): void
     {
         for ($seed = 1; $seed <= 10; ++$seed) {

@@ -47,7 +47,9 @@ final class RawEdgesTest extends TestCase
             $drift = new Drift((new PressingPlanner(self::construction($file)))->best(new PressQuestion(PressStyle::Open)), Fraction::of(1, 2), $squareUp);
             foreach ($drift->sheets as $sheet) {
                 self::assertEqualsWithDelta(0.0, $sheet->endsDiffer(), 1e-9);
-                self::assertEqualsWithDelta($sheet->finished + $sheet->ends[0]->reach[0] + $sheet->ends[1]->reach[0], $sheet->raw[0], 1e-9);
+                foreach ([0, 1] as $side) {
+                    self::assertEqualsWithDelta($sheet->finished + $sheet->ends[0]->reach[$side] + $sheet->ends[1]->reach[$side], $sheet->raw[$side], 1e-9);
+                }
                 foreach ($sheet->marks as $mark) {
                     self::assertEqualsWithDelta(0.0, $mark->miss ?? 0.0, 1e-9);
                     self::assertEqualsWithDelta($mark->fromEdge[0] - $sheet->ends[0]->reach[0], $mark->fromEdge[1] - $sheet->ends[0]->reach[1], 1e-9);

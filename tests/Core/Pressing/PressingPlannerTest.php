@@ -170,7 +170,7 @@ final class PressingPlannerTest extends TestCase
 
     public function test_without_time_there_is_still_a_plan_and_an_honest_bound(): void
     {
-        $construction = Blocks::construction(Blocks::generated(5, 7, 7));
+        $construction = Blocks::construction(Blocks::generated(3, 6, 6));
         $planner = new PressingPlanner($construction);
         $hurried = $planner->best(self::nest([new Lock(count($construction->joins) - 1, PressDirection::Left)]), static fn (): bool => true);
         $best = $planner->best(self::nest([new Lock(count($construction->joins) - 1, PressDirection::Left)]));
