@@ -195,13 +195,14 @@ final class TopBuilder
         }
         $member = count(array_filter($this->copies, static fn (TopCopy $copy): bool => $copy->made === $made));
         $firstPatch = $part->patchIds()[0];
+        // The block's own joins, numbered as the design has them, whatever order this tree is walked in.
+        $own = array_flip(array_map(static fn (Join $join): int => $join->id, self::ownJoins($construction)));
         $joins = [];
-        $own = 0;
-        $root = $this->sewnLike($construction->root, fn (Patch $patch): Assembly => new Piece($this->top->face->patches[$firstPatch + $patch->id]), function (Join $join, Assembly $left, Assembly $right) use ($construction, $made, $member, &$joins, &$own): Join {
+        $root = $this->sewnLike($construction->root, fn (Patch $patch): Assembly => new Piece($this->top->face->patches[$firstPatch + $patch->id]), function (Join $join, Assembly $left, Assembly $right) use ($construction, $made, $member, $own, &$joins): Join {
             $tie = $join->tie;
             $made = $this->classes[$made];
             $sewn = $this->sewing->join($left, $right, $tie === null
-                ? new JoinTie($made[count($made) - 1], $own++, $member)
+                ? new JoinTie($made[count($made) - 1], $own[$join->id], $member)
                 : new JoinTie($made[$tie->unitClass], $tie->join, $member * count($construction->classes[$tie->unitClass]->members) + $tie->member));
             $joins[$join->id] = $sewn->id;
 
@@ -211,6 +212,12 @@ final class TopBuilder
         $this->copies[] = new TopCopy($number, $part, $made, $member, $construction, array_values($joins), $firstPatch, $root, []);
 
         return $root;
+    }
+
+    /** @return list<Join> those that lie in none of its units */
+    private static function ownJoins(Construction $design): array
+    {
+        return array_values(array_filter($design->joins, static fn (Join $join): bool => $join->tie === null));
     }
 
     private function design(Design $design): Construction
@@ -286,7 +293,7 @@ final class TopBuilder
     {
         $design = $first->design;
         $inDesign = $class === null ? null : $design->classes[$class];
-        $own = array_values(array_filter($design->joins, static fn (Join $join): bool => $class === null ? $join->tie === null : $join->tie?->unitClass === $class && $join->tie->member === 0));
+        $own = $class === null ? self::ownJoins($design) : array_values(array_filter($design->joins, static fn (Join $join): bool => $join->tie?->unitClass === $class && $join->tie->member === 0));
         $perCopy = $inDesign === null ? 1 : count($inDesign->members);
         $reversed = [];
         foreach (array_keys($members) as $member) {

@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\KnownShape;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderReport;
 use KeenSeam\Core\Assembly\Piece;
@@ -18,6 +19,7 @@ use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\UnitPatterns;
+use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\OutlineNotConvex;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Measure\Fraction;
@@ -50,19 +52,108 @@ final class LeastOrderTest extends TestCase
     public function test_long_slanting_seams_are_sewn_at_once_where_that_saves_bias(): void
     {
         foreach ([['hAB90 hAB180', 'hAB hAB270'], ['hAB hAB', 'hAB hAB'], ['hAB90 hAB', 'hAB pA'], ['hAB90 pB', 'pA hBA90'], ['qABCA pA'], ['hAB hAB90 hAB']] as $rows) {
-            $face = Face::of(Blocks::of(...$rows));
-            $corners = $face->outline()->points;
-            [$width, $height] = [max(array_map(static fn (Point $corner): int => $corner->x, $corners)), max(array_map(static fn (Point $corner): int => $corner->y, $corners))];
-            $share = static fn (int $steps, int $whole): string => Fraction::of($steps, $whole)->toText();
-            $file = Blocks::file('pA');
-            $file['finished'] = ['width' => $face->lattice->toLengthNumber($width)->toText(), 'height' => $face->lattice->toLengthNumber($height)->toText()];
-            $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => array_map(static fn (Patch $patch): array => [
-                'fabric' => $patch->fabric->key,
-                'points' => array_map(static fn (Point $corner): array => [$share($corner->x, $width), $share($corner->y, $height)], $patch->outline->points),
-            ], $face->patches)]];
+            $file = self::drawn(Face::of(Blocks::of(...$rows)));
             $drawn = Face::of(BlockFile::read($file));
             $this->assertLeast($drawn, array_map(static fn (Patch $patch): Piece => new Piece($patch), $drawn->patches), implode(' / ', $rows));
         }
+    }
+
+    /**
+     * Then the fewest kinds of join (equal halves are learnt once), the shortest joins and the most known units whole, against
+     * the least that any way of taking the patches apart has.
+     */
+    public function test_nor_fewer_kinds_of_join_shorter_ones_or_more_known_units_whole(): void
+    {
+        $files = array_map(static fn (int $seed): array => Blocks::slantedPatches($seed, 4 + $seed % 4), range(20, 31));
+        foreach ([['hAB90 hAB180', 'hAB hAB270'], ['pA pB', 'pB pA', 'pA pC'], ['gABB hAB'], ['hAB hBA90 pA', 'pB pA pB'], ['pA pA pA pA'], ['pA pB pA', 'pB hAB pA'], ['qABAB pA', 'pB hAB']] as $rows) {
+            $files[] = self::drawn(Face::of(Blocks::of(...$rows)));
+        }
+        $seen = [];
+        foreach ($files as $number => $file) {
+            $face = Face::of(BlockFile::read($file));
+            $least = self::leastFigures($face);
+            try {
+                $found = self::figures($face, Construction::of($face, Order::Best)->root);
+            } catch (SetInSeamNeeded) {
+                self::assertNull($least, "block $number");
+                continue;
+            }
+            self::assertSame($least, $found, "block $number");
+            $seen[$found[4]] = true;
+        }
+        self::assertGreaterThan(2, count($seen));
+    }
+
+    /** @return array{int, int, int, float, int} match points, bias joins, kinds of join, length of all, known units less than none */
+    private static function figures(Face $face, Assembly $part): array
+    {
+        return $part instanceof Join ? self::joined($face, $part, self::figures($face, $part->left), self::figures($face, $part->right)) : [0, 0, 0, 0.0, 0];
+    }
+
+    /**
+     * @param array{int, int, int, float, int} $a of the left part
+     * @param array{int, int, int, float, int} $b of the right one
+     *
+     * @return array{int, int, int, float, int}
+     */
+    private static function joined(Face $face, Join $join, array $a, array $b): array
+    {
+        $along = $join->seam->direction();
+        $looks = static function (Assembly $part, int $turns) use ($face): array {
+            $turned = array_map(static fn (int $id): array => [$face->patches[$id]->outline->turnedAbout(new Point(0, 0), $turns), $face->patches[$id]->fabric->key], $part->patchIds());
+            [$left, $top] = [min(array_map(static fn (array $one): int => min(array_column($one[0]->points, 'x')), $turned)), min(array_map(static fn (array $one): int => min(array_column($one[0]->points, 'y')), $turned))];
+            $texts = array_map(static function (array $one) use ($left, $top): string {
+                $corners = array_map(static fn (Point $corner): string => ($corner->x - $left).','.($corner->y - $top), $one[0]->points);
+                sort($corners);
+
+                return $one[1].' '.implode(' ', $corners);
+            }, $turned);
+            sort($texts);
+
+            return $texts;
+        };
+        $areAlike = array_filter([0, 1, 2, 3], static fn (int $turns): bool => $looks($join->left, $turns) === $looks($join->right, 0)) !== [];
+        $isKnown = KnownShape::of(array_map(static fn (int $id): ConvexPolygon => $face->patches[$id]->outline, $join->patchIds())) !== null;
+
+        return [
+            $a[0] + $b[0] + count($join->matchPoints()),
+            $a[1] + $b[1] + ($along->x !== 0 && $along->y !== 0 ? 1 : 0),
+            $areAlike ? 1 + min($a[2], $b[2]) : 1 + $a[2] + $b[2],
+            round($a[3] + $b[3] + $join->seam->length() / $face->lattice->steps, 4),
+            $a[4] + $b[4] - ($isKnown ? 1 : 0),
+        ];
+    }
+
+    /** @return array{int, int, int, float, int}|null over all ways to part the patches in two, and each of the two again */
+    private static function leastFigures(Face $face): ?array
+    {
+        $count = count($face->patches);
+        /** @var array<int, array{array{int, int, int, float, int}, Assembly}|null> $best by the patches that are in, as bits */
+        $best = [];
+        for ($set = 1; $set < 2 ** $count; ++$set) {
+            if (($set & ($set - 1)) === 0) {
+                $best[$set] = [[0, 0, 0, 0.0, 0], new Piece($face->patches[(int) log($set, 2)])];
+                continue;
+            }
+            $best[$set] = null;
+            for ($part = ($set - 1) & $set; $part > 0; $part = ($part - 1) & $set) {
+                [$one, $other] = [$best[$part], $best[$set ^ $part]];
+                if ($part < ($set ^ $part) || $one === null || $other === null) {
+                    continue;
+                }
+                try {
+                    $join = new Join(0, $one[1], $other[1]);
+                } catch (SetInSeamNeeded|OutlineNotConvex) {
+                    continue;
+                }
+                $figures = self::joined($face, $join, $one[0], $other[0]);
+                if ($best[$set] === null || $figures < $best[$set][0]) {
+                    $best[$set] = [$figures, $join];
+                }
+            }
+        }
+
+        return $best[2 ** $count - 1][0] ?? null;
     }
 
     public function test_rows_and_columns_are_numbered_from_the_first(): void
@@ -104,6 +195,22 @@ final class LeastOrderTest extends TestCase
                 self::assertSame([], ClassKinship::lookAlikes(Blocks::sewn("hAB$one sAAB$other")->classes));
             }
         }
+    }
+
+    /** @return array<string, mixed> the same patches as one drawn unit */
+    private static function drawn(Face $face): array
+    {
+        $corners = $face->outline()->points;
+        [$width, $height] = [max(array_map(static fn (Point $corner): int => $corner->x, $corners)), max(array_map(static fn (Point $corner): int => $corner->y, $corners))];
+        $share = static fn (int $steps, int $whole): string => Fraction::of($steps, $whole)->toText();
+        $file = Blocks::file('pA');
+        $file['finished'] = ['width' => $face->lattice->toLengthNumber($width)->toText(), 'height' => $face->lattice->toLengthNumber($height)->toText()];
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => array_map(static fn (Patch $patch): array => [
+            'fabric' => $patch->fabric->key,
+            'points' => array_map(static fn (Point $corner): array => [$share($corner->x, $width), $share($corner->y, $height)], $patch->outline->points),
+        ], $face->patches)]];
+
+        return $file;
     }
 
     /** @param list<Assembly> $parts */

@@ -10,6 +10,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\OwnOrder;
+use KeenSeam\Core\Assembly\OwnPair;
 use KeenSeam\Core\Assembly\SeamPlaces;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Block\BlockFile;
@@ -106,6 +107,57 @@ final class OwnOrderTest extends TestCase
         $this->expectException(OrderNotPossible::class);
         $this->expectExceptionMessage($expected);
         Construction::of(Face::of(Blocks::of('hAB pA', 'pB hAB')), OwnOrder::of('Mine', $sew));
+    }
+
+    public function test_pairs_of_pairs_go_as_deep_as_a_block_has_cells(): void
+    {
+        $nested = static function (int $pairs): array {
+            $sew = ['1,1', '1,2'];
+            for ($i = 1; $i < $pairs; ++$i) {
+                $sew = [$sew, '1,1'];
+            }
+
+            return $sew;
+        };
+        self::assertInstanceOf(OwnPair::class, OwnPair::read($nested(4097)));
+        $this->expectExceptionMessage('two parts at a time');
+        OwnPair::read($nested(4098));
+    }
+
+    public function test_of_many_cells_that_do_not_meet_the_first_four_are_named(): void
+    {
+        $four = [[['1,1', '1,2'], '1,3'], '1,4'];
+        foreach ([['1,1 1,2 1,3 1,4 and 2,1.', [[$four, '2,1'], [['2,2', '2,3'], [['1,5', '2,4'], '2,5']]]], ['1,1 1,2 1,3 1,4 ... and 2,1.', [[[$four, '1,5'], '2,1'], [['2,2', '2,3'], ['2,4', '2,5']]]]] as [$words, $sew]) {
+            try {
+                Construction::of(Face::of(Blocks::of('pA pB pA pB pA', 'pB pA pB pA pB')), OwnOrder::of('Mine', $sew));
+                self::fail('It was sewn.');
+            } catch (OrderNotPossible $problem) {
+                self::assertStringContainsString("joins $words", $problem->getMessage());
+            }
+        }
+    }
+
+    public function test_orders_have_short_names_of_their_own(): void
+    {
+        $one = OwnOrder::of('Mine', ['1,1', '1,2'])->key();
+        self::assertMatchesRegularExpression('~^own-[0-9a-f]{12}$~D', $one);
+        self::assertSame($one, OwnOrder::of('Another name', ['1,1', '1,2'])->key());
+        self::assertNotSame($one, OwnOrder::of('Mine', ['1,2', '1,1'])->key());
+        self::assertSame(['row', 'column', 'half', 'part', 'slanting row', 'strip', 'part'], array_map(static fn (Order $order): string => $order->stripName(1), Order::cases()));
+        self::assertSame(['part'], array_values(array_unique(array_map(static fn (Order $order): string => $order->stripName(2), Order::cases()))));
+    }
+
+    /** Parts of two cells that are sewn to each other before either cell is whole run through them. */
+    public function test_patches_of_two_cells_sewn_first_run_through_the_cells(): void
+    {
+        $runs = static fn (mixed $sew): bool => OwnOrder::of('Mine', $sew)->runsThroughCells();
+
+        self::assertFalse($runs([['1,1#1', '1,1#2'], ['1,2#1', '1,2#2']]));
+        self::assertFalse($runs([['1,1#1', '1,1#2'], '1,2']));
+        self::assertTrue($runs([['1,1#2', '1,2'], '1,1#1']));
+        self::assertTrue($runs([['1,2', '1,1#1'], '1,1#2']));
+        self::assertTrue($runs([['1,1#1', ['1,1#2', '1,2#1']], '1,2#2']));
+        self::assertTrue($runs([['1,2', '1,3'], [['1,1#1', '1,4'], '1,1#2']]));
     }
 
     public function test_a_name_is_needed(): void
