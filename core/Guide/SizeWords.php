@@ -44,7 +44,7 @@ final readonly class SizeWords
         $half = $cut / 2;
         $points = $half <= Tolerance::usual($this->top->unit)->leave + 1e-9
             ? 'points at their edges lose nothing that is seen'
-            : sprintf('points at the edges of the largest lose up to %s in the next seam', $this->amount($half));
+            : sprintf('in the next seam points at the edges of the largest lose up to %s', $this->amount($half));
         // On point the blocks lie across: a row is as long as their diagonals.
         $short = $this->blocks->shortBy() * ($this->top->setting === Setting::OnPoint ? M_SQRT2 : 1.0);
 

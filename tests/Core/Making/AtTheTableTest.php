@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
+use KeenSeam\Core\Making\BuildChoice;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\FabricToBuy;
@@ -62,6 +63,39 @@ final class AtTheTableTest extends TestCase
         self::assertSame([2, 0], self::told(Precut::of($ofA, Fraction::of(10), Fraction::of(10))));
         self::assertSame([1, 0], self::told(Precut::of($ofA, Fraction::of(21), Fraction::of(18))));
         self::assertSame([3, 1], self::told(Precut::of($ofA, Fraction::of(7, 2), Fraction::of(7, 2))));
+    }
+
+    public function test_a_piece_fits_ready_cut_cloth_whichever_way_it_lies(): void
+    {
+        $geese = self::plan(['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('pA'))->cuts;
+        // One rectangle of 4 1/2 x 2 1/2.
+        foreach ([[[9, 2], [5, 2]], [[5, 2], [9, 2]]] as [$width, $height]) {
+            self::assertSame([1, 0], self::told(Precut::of($geese, Fraction::of(...$width), Fraction::of(...$height))));
+        }
+        self::assertSame([0, 1], self::told(Precut::of($geese, Fraction::of(9, 2), Fraction::of(39, 16))));
+        self::assertSame([0, 1], self::told(Precut::of($geese, Fraction::of(71, 16), Fraction::of(4))));
+        self::assertSame([1, 0], self::told(Precut::of($geese, Fraction::of(3), Fraction::of(5))));
+    }
+
+    public function test_a_higher_block_grows_by_its_width_and_a_wider_one_by_its_height(): void
+    {
+        foreach ([['4', '2', 'gABB'], ['2', '4', 'gABB90']] as [$width, $height, $word]) {
+            $largest = LargestBlock::from(self::sewn(['finished' => ['width' => $width, 'height' => $height]] + Blocks::file($word)), Fraction::of(5), false, new CutQuestion(ways: ['U1' => 'flipped']));
+            // The rectangle's longer side is twice the shorter finished one and two allowances: 2 1/4 is 4 1/2 and 1/2.
+            self::assertSame('2 1/4', ($width === '4' ? $largest?->block->finishedHeight : $largest?->block->finishedWidth)?->toText());
+        }
+        $metric = ['units' => 'mm', 'seam_allowance' => '6', 'finished' => ['width' => '50', 'height' => '50']] + Blocks::file('pA');
+        self::assertSame('88', LargestBlock::from(self::sewn($metric), Fraction::of(100), false, new CutQuestion())?->block->finishedWidth->toText(LengthUnit::Millimetre));
+    }
+
+    public function test_only_what_the_quilter_chose_counts_as_chosen(): void
+    {
+        self::assertFalse((new CutQuestion(3))->choosesUnits());
+        self::assertTrue((new CutQuestion(ways: ['U1' => 'crossed']))->choosesUnits());
+        self::assertTrue((new CutQuestion(builds: ['U1' => BuildChoice::AsTheyCome]))->choosesUnits());
+        self::assertSame([BuildChoice::Alike, BuildChoice::AsTheyCome], [(new CutQuestion())->buildOf('U1'), (new CutQuestion(builds: ['U1' => BuildChoice::AsTheyCome]))->buildOf('U1')]);
+        self::assertSame([8, 1, 16], [(new CutQuestion())->marksFor(LengthUnit::Inch), (new CutQuestion())->marksFor(LengthUnit::Millimetre), (new CutQuestion(marks: 16))->marksFor(LengthUnit::Millimetre)]);
+        self::assertSame(['42', '1060', '40'], array_map(static fn (Fraction $width): string => $width->toText(), [(new CutQuestion())->widthFor(LengthUnit::Inch), (new CutQuestion())->widthFor(LengthUnit::Millimetre), (new CutQuestion(usableWidth: Fraction::of(40)))->widthFor(LengthUnit::Inch)]));
     }
 
     public function test_fabric_is_bought_by_the_next_eighth_of_a_yard_or_ten_centimetres(): void

@@ -9,6 +9,7 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\Picture;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Making\BuildChoice;
 use KeenSeam\Core\Making\ChosenBuilds;
 use KeenSeam\Core\Making\CutQuestion;
@@ -84,6 +85,44 @@ final class ChosenBuildsTest extends TestCase
         foreach ($alike as $one) {
             self::assertLessThanOrEqual(0, $found->compareTo($one, PressStyle::Nest));
         }
+    }
+
+    /** Nine places have 252 ways to take four or five: not all are tried, but no one place or two that change help any more. */
+    public function test_of_many_ways_one_is_found_that_no_small_change_betters(): void
+    {
+        $words = [['sABA', 'sABA180m'], ['sABA90', 'sABA270m'], ['sABA180', 'sABAm'], ['sABA270', 'sABA90m']];
+        $places = [0, 1, 2, 3, 0, 1, 2, 3, 0];
+        $block = static fn (array $others): Construction => Blocks::construction(Blocks::file(...array_map(static fn (array $row): string => implode(' ', $row), array_chunk(array_map(static fn (int $place, bool $isOther): string => $words[$place][$isOther ? 1 : 0], $places, $others), 3))));
+        $drawn = $block(array_fill(0, 9, false));
+        $press = new PressQuestion(PressStyle::Nest);
+        $cost = static fn (Construction $one) => (new PressingPlanner($one))->best($press)->cost;
+        $sewn = self::sewn($drawn, new CutQuestion(ways: ['U1' => 'crossed'], builds: ['U1' => BuildChoice::AsTheyCome]));
+        $others = array_map(static fn ($unit): bool => $unit instanceof PlacedUnit && $unit->cell->placement->mirrored, $sewn->face->whole->parts);
+        $found = $cost($sewn);
+
+        self::assertSame(Picture::of($drawn->face->whole)->key, Picture::of($sewn->face->whole)->key);
+        self::assertEqualsWithDelta(4.5, count(array_filter($others)), 0.5);
+        self::assertSame($found->figures(PressStyle::Nest), $cost($block($others))->figures(PressStyle::Nest));
+        for ($i = 0; $i < 9; ++$i) {
+            for ($j = $i; $j < 9; ++$j) {
+                $tried = $others;
+                $tried[$i] = ! $tried[$i];
+                $tried[$j] = $i === $j ? $tried[$j] : ! $tried[$j];
+                if (in_array(count(array_filter($tried)), [4, 5], true) && ($i === $j || $others[$i] !== $others[$j])) {
+                    self::assertLessThanOrEqual(0, $found->compareTo($cost($block($tried)), PressStyle::Nest), "$i, $j");
+                }
+            }
+        }
+    }
+
+    public function test_without_time_as_many_as_must_be_take_the_other_build(): void
+    {
+        $drawn = Blocks::construction(Blocks::file('sABA sABA90', 'sABA270 sABA180'));
+        $question = new CutQuestion(ways: ['U1' => 'crossed'], builds: ['U1' => BuildChoice::AsTheyCome]);
+        $sewn = ChosenBuilds::sewn($drawn, CuttingPlan::of($drawn, $question), new PressQuestion(PressStyle::Nest), static fn (): bool => true);
+
+        self::assertSame([true, true, false, false], array_map(static fn ($unit): bool => $unit instanceof PlacedUnit && $unit->cell->placement->mirrored, $sewn->face->whole->parts));
+        self::assertSame(Picture::of($drawn->face->whole)->key, Picture::of($sewn->face->whole)->key);
     }
 
     public function test_a_block_without_such_choices_is_sewn_as_drawn(): void

@@ -33,6 +33,28 @@ final class LeftoversTest extends TestCase
         self::assertSame(['bias edges', 'never gives the hand that is needed'], [Leftovers::inShort($made, true), Leftovers::inShort($made, false)]);
     }
 
+    public function test_one_is_spoken_of_as_one(): void
+    {
+        // One crossed batch gives two pairs; one of them is crossed, and gives one of each hand.
+        $hand = self::plan('crossed', 'sABC');
+        self::assertSame(['1 comes out in the wrong hand and is of no use in this block.', '1 pair half made and not needed.'], array_column(Leftovers::of($hand->units[0]), 'text'));
+        self::assertSame(['work', 'care'], array_column(Leftovers::of($hand->units[0]), 'wants'));
+        self::assertSame(['Left over: 1 split quarter-square triangle (U1).', '1 pair of U1 half made and not needed.'], Leftovers::ofAll($hand));
+        self::assertSame('1 of the wrong hand over, 1 half made over', Leftovers::inShort($hand->units[0], true));
+        self::assertSame('1 is built the other way: it looks the same, and its seams lie otherwise.', Leftovers::of(self::plan('crossed', 'sABA')->units[0])[0]['text']);
+        self::assertSame('1 built the other way over, 1 half made over', Leftovers::inShort(self::plan('crossed', 'sABA')->units[0], true));
+        self::assertSame(['2 come out: 1 spare.', '2 pairs half made and not needed.'], array_column(Leftovers::of(self::plan('crossed', 'qABCB')->units[0]), 'text'));
+        self::assertSame(['2 pairs of U1 half made and not needed.'], Leftovers::ofAll(self::plan('crossed', 'qABCB qABCB')));
+    }
+
+    public function test_the_waste_of_flipped_corners_gives_small_units(): void
+    {
+        self::assertSame(['From the waste of U1, if it is sewn before it is cut off: 4 small half-square triangles, all squared up to 3/4.'], Leftovers::ofAll(self::plan('flipped', 'dABBBB')));
+        $file = Blocks::file('pA');
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'flipped-corners', 'fabrics' => ['A'], 'corners' => ['tl' => ['fabric' => 'B', 'size' => '1']]]];
+        self::assertSame(['From the waste of U1, if it is sewn before it is cut off: 1 small half-square triangle, to be squared up to 3/4.'], Leftovers::ofAll(CuttingPlan::of(Blocks::construction($file), new CutQuestion())));
+    }
+
     public function test_units_of_the_other_hand_are_of_no_use_and_those_of_the_other_build_lie_otherwise(): void
     {
         // Three fabrics: the crossed pairs come out half in each hand.

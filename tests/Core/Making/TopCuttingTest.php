@@ -45,6 +45,14 @@ final class TopCuttingTest extends TestCase
         self::assertSame([24.0, 18.0], array_map(static fn ($side): float => $side->toFloat(), TopBorders::size(Tops::face($file)->top)));
     }
 
+    public function test_borders_are_sewn_sides_first_from_the_inside_out(): void
+    {
+        $seams = array_map(static fn (array $seam): array => [$seam['border'], $seam['isSide'], $seam['length']->toFloat()], TopBorders::seams(Tops::face(Tops::file(['columns' => 3, 'borders' => [['width' => '2', 'fabric' => 'C'], ['width' => '1', 'fabric' => 'C', 'corners' => 'squares', 'square' => 'B']]], ['pA']))->top));
+
+        // 18 x 12 in, then 22 x 16 in, then 24 x 18 in.
+        self::assertSame([[1, true, 12.0], [1, false, 22.0], [2, true, 16.0], [2, false, 24.0]], $seams);
+    }
+
     public function test_what_is_longer_than_the_fabric_is_wide_is_sewn_of_strips(): void
     {
         $file = Tops::file(['rows' => 10, 'columns' => 2, 'borders' => [['width' => '2', 'fabric' => 'C']]], ['pA']);

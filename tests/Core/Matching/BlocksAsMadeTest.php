@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Matching;
 
 use KeenSeam\Core\Assembly\TopConstruction;
-use KeenSeam\Core\Guide\SizeWords;
 use KeenSeam\Core\Matching\BlocksAsMade;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
@@ -89,26 +88,6 @@ final class BlocksAsMadeTest extends TestCase
         $blocks = new BlocksAsMade($top->top->top, $top->copies, ['2,2' => [Fraction::of(51, 8), Fraction::of(13, 2)]]);
         self::assertEqualsWithDelta(0.0, $blocks->differences(), 1e-9);
         self::assertEqualsWithDelta(1 / 8, $blocks->swapped([['2,2', '2,4']])->differences(), 1e-9, 'what was across is now down');
-    }
-
-    /** Two thirty-seconds are left, an eighth is eased, and more puckers: common practice, no published source. */
-    public function test_each_way_is_told_with_what_it_does_to_the_points(): void
-    {
-        $words = static fn (string $size, array $over = []): array => (new SizeWords(self::row($over, ['6 1/2', $size]), Tops::face(Tops::file(['rows' => 1] + $over, Tops::PINWHEEL))->top))->sentences();
-        self::assertSame([], $words('6 1/2'));
-        self::assertSame('Sew them as they are: where two meet they differ by 1/32 in at most, which nobody sees.', $words('6 15/32')[0]);
-        self::assertSame([
-            'Ease: where two meet they differ by 1/8 in at most. Pin the ends and the crossings, the longer one below, on the feed; all points stay.',
-            'Square all to the smallest: up to 1/8 in comes off, half of it on each side; points at the edges of the largest lose up to 1/16 in in the next seam, and the top becomes 1/4 in narrower and 1/8 in shorter.',
-        ], $words('6 3/8'));
-        $sashes = ['sashes' => ['width' => '1', 'fabric' => 'C']];
-        self::assertSame('Easing is not enough: somewhere two differ by 1/4 in, and more than 1/8 in puckers.', $words('6 1/4', $sashes)[0]);
-        self::assertStringStartsWith('Cut the sashes to suit: beside a smaller block as much wider as it is smaller, up to 1/4 in;', $words('6 1/4', $sashes)[2]);
-        // On point by the diagonal: two blocks of 6 in, 1/8 in too small, lose 0.35 in of their 17 in, and one row half of that.
-        $onPoint = ['rows' => 1, 'setting' => 'on-point', 'sides' => ['fabric' => 'C']];
-        self::assertStringEndsWith('and the top becomes 11/32 in narrower and 3/16 in shorter.', $words('6 3/8', $onPoint)[1]);
-        // Too large is no shorter.
-        self::assertStringEndsWith('half of it on each side; points at their edges lose nothing that is seen.', $words('6 9/16')[1]);
     }
 
     /**
