@@ -29,6 +29,35 @@ final class PointingTest extends TestCase
         self::assertSame([], self::sets('hAB hAB90', 'hAB270 hAB180'));
     }
 
+    public function test_in_and_out_are_told_from_the_middle_of_the_block_in_blocks_of_any_shape(): void
+    {
+        $sets = static function (array $columns, array $rows, string ...$words): array {
+            $face = Face::of(BlockFile::read(['columns' => $columns, 'rows' => $rows, 'finished' => ['width' => (string) (2 * array_sum($columns)), 'height' => (string) (2 * array_sum($rows))]] + Blocks::file(...$words)));
+
+            return array_map(static fn (Pointing $set): string => ($set->isOut ? 'out' : 'in').count($set->units), Pointing::setsOn($face, OddOnesOut::of($face)));
+        };
+        // The same after half a turn: one goose above left, one below right.
+        foreach ([[['1', '1', '1'], ['1', '1']], [['1', '4', '1'], ['2', '2']], [['3', '1', '3'], ['1', '1']]] as [$columns, $rows]) {
+            self::assertSame(['in2'], $sets($columns, $rows, 'gABB90 pA pA', 'pA pA gABB270'));
+            self::assertSame(['out2'], $sets($columns, $rows, 'gABB270 pA pA', 'pA pA gABB90'));
+            self::assertSame(['out2'], $sets($columns, $rows, 'gABB pA pA', 'pA pA gABB180'));
+            self::assertSame(['in2'], $sets($columns, $rows, 'gABB180 pA pA', 'pA pA gABB'));
+            self::assertSame(['out2'], $sets($columns, $rows, 'pA gABB pA', 'pA gABB180 pA'));
+            self::assertSame([], $sets($columns, $rows, 'pA gABB90 pA', 'pA gABB270 pA'), 'along the middle');
+        }
+        // Inner and outer ones that point alike are one question, those that do not are two.
+        self::assertSame(['out4'], $sets(['1', '1', '1', '1'], ['1'], 'gABB270 gABB270 gABB90 gABB90'));
+        self::assertEqualsCanonicalizing(['out2', 'in2'], $sets(['1', '1', '1', '1'], ['1'], 'gABB270 gABB90 gABB270 gABB90'));
+    }
+
+    public function test_the_question_names_two_or_says_how_many_more(): void
+    {
+        $face = Face::of(Blocks::of('gABB90 pA gABB270'));
+        self::assertSame('The 2 flying geese (row 1 column 1, row 1 column 3) point in, toward the middle. Meant so?', Pointing::setsOn($face, OddOnesOut::of($face))[0]->words('flying geese'));
+        $four = Face::of(Blocks::of('gABB270 gABB270 gABB90 gABB90'));
+        self::assertSame('The 4 flying geese (row 1 column 1, row 1 column 2 and 2 more) point out, away from the middle. Meant so?', Pointing::setsOn($four, OddOnesOut::of($four))[0]->words('flying geese'));
+    }
+
     public function test_the_question_names_how_many_where_and_which_way(): void
     {
         $face = Face::of(Blocks::of('hAB gABB180 hAB90', 'gABB90 pB gABB270', 'hAB270 gABB hAB180'));

@@ -43,6 +43,23 @@ final class SignatureTest extends TestCase
         self::assertSame($sentence, Signature::of(Face::of(Blocks::of($word))->whole->parts[0]));
     }
 
+    #[DataProvider('units')]
+    public function test_it_says_the_same_wherever_it_lies(string $word, string $sentence): void
+    {
+        $file = ['columns' => ['2', '3'], 'rows' => ['1', '3'], 'finished' => ['width' => '10', 'height' => '8']] + Blocks::file('pA pB', "pC $word");
+
+        self::assertSame($sentence, Signature::of(Face::of(BlockFile::read($file))->whole->parts[3]));
+    }
+
+    public function test_two_corners_are_named_and_more_of_one_fabric_are_all_round(): void
+    {
+        $corners = static fn (string ...$where): string => Signature::of(Face::of(BlockFile::read(['cells' => [['row' => 1, 'column' => 1, 'unit' => 'flipped-corners', 'fabrics' => ['A'], 'corners' => array_fill_keys($where, ['fabric' => 'B', 'size' => '1/2'])]]] + Blocks::file('pA')))->whole->parts[0]);
+
+        self::assertSame('Sailcloth, its corner Harbour ink top left and bottom right', $corners('tl', 'br'));
+        self::assertSame('Sailcloth, its corner Harbour ink all round', $corners('tl', 'tr', 'br'));
+        self::assertSame('Harbour ink corner top left', Signature::of(Face::of(Blocks::of('hBB'))->whole->parts[0]));
+    }
+
     public function test_units_without_a_fixed_shape_say_it_too(): void
     {
         $file = Blocks::file('pA pA pA');
