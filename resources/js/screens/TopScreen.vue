@@ -2,36 +2,30 @@
 import { computed, onMounted, onUnmounted, ref, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import { ElButton } from 'element-plus/es/components/button/index'
-import { ElInputNumber } from 'element-plus/es/components/input-number/index'
 import { ElRadioButton, ElRadioGroup } from 'element-plus/es/components/radio/index'
 import { ElOption, ElSelect } from 'element-plus/es/components/select/index'
 import 'element-plus/es/components/button/style/css'
-import 'element-plus/es/components/input-number/style/css'
 import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/radio-button/style/css'
 import 'element-plus/es/components/radio-group/style/css'
 import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
-import type { JoinShown, TopLensShown, TopPileShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
+import type { TopLensShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
 import PrintButton from '@/components/along/PrintButton.vue'
 import TakeAlongButton from '@/components/along/TakeAlongButton.vue'
-import TradeWord from '@/components/TradeWord.vue'
-import CheckField from '@/components/controls/CheckField.vue'
-import TextField from '@/components/controls/TextField.vue'
 import SettingsButton from '@/components/settings/SettingsButton.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TopJoins from '@/components/TopJoins.vue'
 import TopLooks from '@/components/TopLooks.vue'
 import TopOrder from '@/components/TopOrder.vue'
+import TopPlanPanel from '@/components/TopPlanPanel.vue'
+import TopSetting from '@/components/TopSetting.vue'
 import TopSizes from '@/components/TopSizes.vue'
 import TopWork from '@/components/TopWork.vue'
 import { useScreenTitle } from '@/composables/useScreenTitle'
 import { provideUnits } from '@/composables/useUnits'
-import CrossingLens from '@/drawing/CrossingLens.vue'
-import BlockBack from '@/drawing/BlockBack.vue'
 import { sheetsAt } from '@/drawing/along'
-import { asTyped } from '@/drawing/fractions'
 import FractionText from '@/drawing/FractionText.vue'
 import TopBack from '@/drawing/TopBack.vue'
 import TopFace from '@/drawing/TopFace.vue'
@@ -78,7 +72,6 @@ const reaches: [Reach, string][] = [
 function take(top: TopShown) {
   shown.value = top
   plan.value = null
-  otherwise.value = []
   lens.value = null
   isPlanning.value = false
   clearTimeout(timer)
@@ -126,19 +119,6 @@ function mend() {
   void change({ places: top.odd.places.map((one) => ({ row: line(one.row), column: line(one.column), block: held.get(`${one.row}/${one.column}`), turn: one.turn, mirrored: one.mirrored })) })
 }
 
-const sash = (more: Record<string, unknown>) => {
-  const now = fields.value?.sashes ?? { width: fields.value?.units === 'mm' ? '25' : '1', fabric: fabrics.value[0]?.key ?? '', cornerstone: null, outer: false }
-  const next = { ...now, ...more }
-  return change({ sashes: { width: next.width, fabric: next.fabric, outer: next.outer, ...(next.cornerstone === null ? {} : { cornerstone: next.cornerstone }) } }, 'sashes')
-}
-const side = (fabric: string, float?: string) => change({ sides: fabric === '' ? { blocks: true } : { fabric, float: float ?? fields.value?.sides?.float ?? '0' } }, 'sides')
-function border(number: number, more: Record<string, unknown> | null) {
-  const usual = { width: fields.value?.units === 'mm' ? '50' : '2', fabric: fabrics.value[0]?.key ?? '', square: null }
-  const all = [...(fields.value?.borders ?? [])].map((one, i) => (i === number ? (more === null ? null : { ...one, ...more }) : one)).filter((one) => one !== null)
-  if (number >= all.length && more !== null) all.push({ ...usual, ...more })
-  return change({ borders: all.map((one) => ({ width: one.width, fabric: one.fabric, corners: one.square === null ? 'butted' : 'squares', ...(one.square === null ? {} : { square: one.square }) })) }, 'borders')
-}
-
 /** Holds something, or lets it free, and plans anew where there is a plan. */
 const hold = (asked: api.TopHoldAsked) =>
   told(async () => {
@@ -150,7 +130,6 @@ const hold = (asked: api.TopHoldAsked) =>
     shownSide.value = side
     if (wasPlanned) await look()
   })
-const holdsOf = (pile: TopPileShown) => shown.value?.holds.piles.find((one) => one.pile === pile.name)?.seams ?? []
 const isPlaceHeld = (one: TopPlaceShown) => shown.value?.holds.places.some((held) => held.row === one.row && held.column === one.column) ?? false
 
 /** The crossing that is looked at from near. */
@@ -159,22 +138,6 @@ const lookNear = (join: number, number: number) =>
   told(async () => {
     lens.value = await api.lensOfTop(props.top, join, number)
   })
-
-/** What the plan would be otherwise, each in a sentence. */
-const otherwise = shallowRef<{ name: string; words: string; piles?: Record<string, number> }[]>([])
-
-async function compare(name: string, how: { fixed: true } | { more: string }) {
-  await told(async () => {
-    const answer = await api.planOfTop(props.top, how)
-    if (answer.state === 'working' && answer.plan === null) {
-      timer = setTimeout(() => compare(name, how), AGAIN)
-      return
-    }
-    const crossings = answer.plan?.sentences.find((sentence) => sentence.includes('crossing')) ?? ''
-    const now = Object.fromEntries((fields.value?.piles ?? []).map((one) => [one.block, one.block === ('more' in how ? how.more : '') ? one.piles + 1 : one.piles]))
-    otherwise.value = [...otherwise.value.filter((one) => one.name !== name), { name, words: `${name}: ${crossings.charAt(0).toLowerCase()}${crossings.slice(1)}`, ...('more' in how ? { piles: now } : {}) }]
-  })
-}
 
 async function look() {
   isPlanning.value = true
@@ -186,8 +149,6 @@ async function look() {
   })
   if (problem.value !== null) isPlanning.value = false
 }
-
-const joinsOf = (pile: TopPileShown): JoinShown[] => pile.joins.map((join) => ({ ...join, pile: [join.id], locked: holdsOf(pile).includes(pile.places[join.id] ?? ''), ruled: false, isPressed: false }))
 
 /** Lays every block as the plan turns it. */
 function takeTurns() {
@@ -254,50 +215,7 @@ function press(event: KeyboardEvent) {
       </div>
 
       <div class="panel">
-        <section aria-labelledby="plan-title">
-          <h2 id="plan-title">Which way are the outer seams pressed?</h2>
-          <template v-if="plan">
-            <figure v-if="lens?.junction && shownSide === 'back'" class="lens">
-              <CrossingLens :junction="lens.junction" :flaps="lens.flaps" :width="lens.width" :inches-per-unit="lens.units === 'mm' ? 1 / 25.4 : 1" />
-              <figcaption>{{ lens.junction.patches }} patches meet, {{ lens.junction.peak }} layers at most</figcaption>
-            </figure>
-            <p v-for="sentence in plan.sentences" :key="sentence" role="status">{{ sentence }}</p>
-            <figure v-for="pile in plan.made" :key="`${pile.block} ${pile.mirrored} ${pile.pile}`" class="pile">
-              <figcaption>
-                <b>{{ pile.count }} of {{ pile.block }}{{ pile.mirrored ? ', its mirror image' : '' }}{{ (fields.piles.find((one) => one.block === pile.block)?.piles ?? 1) > 1 ? `, pile ${pile.pile}` : '' }}</b>, from the back:
-                <span v-for="row in pile.rows" :key="row.title">{{ row.title }} {{ row.way }}. </span>
-              </figcaption>
-              <BlockBack :name="pile.block" :face="pile.face" :flaps="pile.flaps" :joins="joinsOf(pile)" :crossings="[]" :highlighted="pile.joins.filter((join) => !join.isOfUnit).map((join) => join.id)" :pixels="300" @flip="hold({ what: 'seam-of-pile', pile: pile.name, join: $event })" @select="hold({ what: 'seam-of-pile', pile: pile.name, join: $event })" />
-              <p class="soft">Touch a seam to hold it the other way; again to let it free.</p>
-              <div class="deeds">
-                <ElButton v-if="holdsOf(pile).length === 0" @click="hold({ what: 'pile', pile: pile.name, hold: true })">Hold it pressed so</ElButton>
-                <ElButton v-else @click="hold({ what: 'pile', pile: pile.name, hold: false })">Let {{ holdsOf(pile).length === 1 ? 'the held seam' : `the ${holdsOf(pile).length} held seams` }} free</ElButton>
-              </div>
-            </figure>
-            <p v-if="isPlanning" class="soft" role="status">Still looking for a better way …</p>
-            <div class="deeds">
-              <ElButton v-if="turned.size > 0" @click="takeTurns">Lay them so</ElButton>
-              <button v-if="turned.size > 0" type="button" class="link-button" @click="compare('If nothing is turned', { fixed: true })">What if nothing is turned?</button>
-              <button v-for="one in fields.piles.filter((block) => block.piles < 4)" :key="one.block" type="button" class="link-button" @click="compare(`With ${one.piles + 1} piles of ${one.block}`, { more: one.block })">One pile more of {{ one.block }}?</button>
-            </div>
-            <p v-for="one in otherwise" :key="one.name" role="status">
-              {{ one.words }}
-              <button v-if="one.piles" type="button" class="link-button" @click="change({ piles: one.piles })">Press so</button>
-            </p>
-          </template>
-          <p v-else-if="isPlanning" role="status">Working it out for all {{ shown.picture.places.length }} places …</p>
-          <ElButton v-else type="primary" @click="look">Plan the top</ElButton>
-          <label class="stack">Blocks may be turned
-            <ElSelect :model-value="fields.turns" aria-label="Blocks may be turned" @update:model-value="change({ turns: $event })">
-              <ElOption value="fixed" label="not at all" />
-              <ElOption value="same-face" label="where nobody sees it" />
-              <ElOption value="any" label="wherever it helps, the face too" />
-            </ElSelect>
-          </label>
-          <label v-for="one in fields.piles" :key="one.block" class="line">Piles of {{ one.block }}
-            <ElInputNumber :model-value="one.piles" :min="1" :max="4" :aria-label="`Piles of ${one.block}`" @change="change({ piles: Object.fromEntries(fields.piles.map((all) => [all.block, all.block === one.block ? ($event ?? 1) : all.piles])) })" />
-          </label>
-        </section>
+        <TopPlanPanel :top="shown" :plan="plan" :is-planning="isPlanning" :lens="shownSide === 'back' ? lens : null" @look="look" @hold="hold" @change="change" @lay="takeTurns" @problem="problem = $event" />
 
         <TopOrder :top="shown" @changed="take" @problem="problem = $event" />
 
@@ -326,56 +244,7 @@ function press(event: KeyboardEvent) {
           </template>
         </section>
 
-        <section aria-labelledby="setting-title">
-          <h2 id="setting-title">Setting</h2>
-          <ElRadioGroup :model-value="fields.setting" aria-label="Setting" @update:model-value="change({ setting: $event })">
-            <ElRadioButton value="straight">straight</ElRadioButton>
-            <ElRadioButton value="on-point">on point</ElRadioButton>
-          </ElRadioGroup>
-          <div class="two">
-            <label class="line">Rows <ElInputNumber :model-value="fields.rows" :min="1" :max="30" aria-label="Rows" @change="change({ rows: $event }, 'rows')" /></label>
-            <label class="line">Columns <ElInputNumber :model-value="fields.columns" :min="1" :max="30" aria-label="Columns" @change="change({ columns: $event }, 'rows')" /></label>
-          </div>
-          <p v-if="wrong?.field === 'rows'" class="wrong" role="alert">{{ wrong.words }}</p>
-
-          <h3><TradeWord of="sashes">Sashes</TradeWord></h3>
-          <ElButton v-if="fields.sashes === null" @click="sash({})">Put sashes between</ElButton>
-          <template v-else>
-            <div class="line">Width <TextField :model-value="asTyped(fields.sashes.width, fields.units)" label="Width of the sashes" hides-label size="short" :after="fields.units" @done="sash({ width: $event })" /></div>
-            <label class="line">Fabric
-              <ElSelect :model-value="fields.sashes.fabric" filterable aria-label="Fabric of the sashes" @update:model-value="sash({ fabric: $event })"><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
-            </label>
-            <label class="line">Cornerstones
-              <ElSelect :model-value="fields.sashes.cornerstone ?? ''" filterable aria-label="Cornerstones" @update:model-value="sash({ cornerstone: $event === '' ? null : $event })"><ElOption value="" label="none" /><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
-            </label>
-            <CheckField v-if="fields.setting === 'straight'" :model-value="fields.sashes.outer" @update:model-value="sash({ outer: $event })">round the outside too</CheckField>
-            <button type="button" class="link-button" @click="change({ sashes: null })">Take the sashes away</button>
-          </template>
-          <p v-if="wrong?.field === 'sashes'" class="wrong" role="alert">{{ wrong.words }}</p>
-
-          <template v-if="fields.setting === 'on-point' && fields.sides">
-            <h3><TradeWord of="on-point">Triangles at the sides</TradeWord></h3>
-            <label class="line">Of
-              <ElSelect :model-value="fields.sides.fabric ?? ''" filterable aria-label="Triangles at the sides" @update:model-value="side($event)"><ElOption value="" label="halves of blocks" /><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
-            </label>
-            <div v-if="fields.sides.fabric !== null" class="line">Larger by <TextField :model-value="asTyped(fields.sides.float, fields.units)" label="Larger by" hides-label size="short" :after="fields.units" @done="side(fields?.sides?.fabric ?? '', $event)" /></div>
-            <p v-if="wrong?.field === 'sides'" class="wrong" role="alert">{{ wrong.words }}</p>
-          </template>
-
-          <h3>Borders</h3>
-          <div v-for="(one, number) in fields.borders" :key="number" class="border">
-            <div class="line">Width <TextField :model-value="asTyped(one.width, fields.units)" :label="`Width of border ${number + 1}`" hides-label size="short" :after="fields.units" @done="border(number, { width: $event })" /></div>
-            <label class="line">Fabric
-              <ElSelect :model-value="one.fabric" filterable :aria-label="`Fabric of border ${number + 1}`" @update:model-value="border(number, { fabric: $event })"><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="fabric.name" /></ElSelect>
-            </label>
-            <label class="line">Corners
-              <ElSelect :model-value="one.square ?? ''" filterable :aria-label="`Corners of border ${number + 1}`" @update:model-value="border(number, { square: $event === '' ? null : $event })"><ElOption value="" label="butted" /><ElOption v-for="fabric in fabrics" :key="fabric.key" :value="fabric.key" :label="`squares of ${fabric.name}`" /></ElSelect>
-            </label>
-            <button type="button" class="link-button" @click="border(number, null)">Take border {{ number + 1 }} away</button>
-          </div>
-          <ElButton @click="border(fields.borders.length, {})">Add a border</ElButton>
-          <p v-if="wrong?.field === 'borders'" class="wrong" role="alert">{{ wrong.words }}</p>
-        </section>
+        <TopSetting :top="shown" :wrong="wrong" @change="change" />
 
         <TopLooks :top="top" :version="shown.version" :places="shown.picture.places.filter((one) => one.block !== null).length" />
         <TopJoins :top="top" :plan="plan" :units="fields.units" />
@@ -387,13 +256,6 @@ function press(event: KeyboardEvent) {
 </template>
 
 <style scoped>
-.lens {
-  display: grid;
-  gap: 4px;
-  max-width: 220px;
-  margin: 0;
-}
-
 .side {
   display: flex;
   flex-wrap: wrap;
@@ -425,11 +287,6 @@ h1 {
 h2 {
   padding-bottom: 4px;
   font-size: 19px;
-}
-
-h3 {
-  padding-top: 12px;
-  font-size: 17px;
 }
 
 .back {
@@ -498,49 +355,9 @@ section > * {
   gap: 10px;
 }
 
-.stack {
-  display: grid;
-  gap: 4px;
-}
-
-.line > input.short {
-  width: 100px;
-}
-
-.tick {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 44px;
-}
-
-.two {
-  display: grid;
-  gap: 8px;
-}
-
-.pile {
-  margin: 0;
-}
-
-.pile :deep(svg) {
-  width: 100%;
-  max-height: 320px;
-}
-
 .reach {
   display: flex;
   flex-wrap: wrap;
-}
-
-.border {
-  display: grid;
-  gap: 6px;
-  padding-bottom: 10px;
-}
-
-.wrong {
-  color: var(--brick);
 }
 
 @media (max-width: 900px) {

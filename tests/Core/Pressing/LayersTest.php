@@ -50,7 +50,7 @@ final class LayersTest extends TestCase
     public function test_cloth_is_conserved_at_every_junction_under_any_pressing(): void
     {
         $checked = 0;
-        for ($seed = 0; $seed < 9; ++$seed) {
+        for ($seed = 0; $seed < 6; ++$seed) {
             $construction = Blocks::construction(Blocks::generated($seed, 3, 2));
             $random = new Randomizer(new Mt19937($seed));
             foreach ([false, true] as $perSegment) {
@@ -62,7 +62,7 @@ final class LayersTest extends TestCase
                 }
             }
         }
-        self::assertGreaterThan(100, $checked);
+        self::assertGreaterThan(60, $checked);
     }
 
     public function test_conservation_is_exact_where_all_angles_are_multiples_of_45_degrees(): void

@@ -46,15 +46,15 @@ final class TopPlannerTest extends TestCase
     /** What the search finds over all turns is the best that it finds with any turns held. */
     public function test_free_turns_are_as_good_as_the_best_held_ones(): void
     {
-        foreach ([Tops::PINWHEEL, self::NINE_PATCH] as $block) {
-            $best = self::planned(Tops::file(['rows' => 1, 'columns' => 3], $block));
+        foreach ([[Tops::PINWHEEL, 3], [self::NINE_PATCH, 2]] as [$block, $columns]) {
+            $best = self::planned(Tops::file(['rows' => 1, 'columns' => $columns], $block));
             $least = null;
-            for ($turns = 0; $turns < 64; ++$turns) {
+            for ($turns = 0; $turns < 4 ** $columns; ++$turns) {
                 $places = [];
-                for ($column = 1; $column <= 3; ++$column) {
+                for ($column = 1; $column <= $columns; ++$column) {
                     $places[] = ['row' => 1, 'column' => $column, 'block' => 'one', 'turn' => 90 * intdiv($turns, 4 ** ($column - 1)) % 360];
                 }
-                $cost = self::planned(Tops::file(['rows' => 1, 'columns' => 3, 'turns' => 'fixed', 'places' => $places], $block))->plan->cost;
+                $cost = self::planned(Tops::file(['rows' => 1, 'columns' => $columns, 'turns' => 'fixed', 'places' => $places], $block))->plan->cost;
                 $least = $least === null || $cost->compareTo($least, PressStyle::Nest) < 0 ? $cost : $least;
             }
             self::assertSame($least->figures(PressStyle::Nest), $best->plan->cost->figures(PressStyle::Nest));
@@ -64,7 +64,7 @@ final class TopPlannerTest extends TestCase
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
     {
-        for ($seed = 0; $seed < 8; ++$seed) {
+        for ($seed = 0; $seed < 5; ++$seed) {
             yield "top $seed" => [$seed];
         }
     }

@@ -115,24 +115,22 @@ final class TopStartsTest extends TestCase
     /** Told again by its pile, a block is pressed as its copies are, furls and all; held so, nothing changes. */
     public function test_what_a_pile_is_pressed_like_can_be_told_and_held(): void
     {
-        foreach ([PressStyle::Nest, PressStyle::NestFurl] as $style) {
-            foreach ([0, 3] as $seed) {
-                $file = Tops::generated($seed);
-                $top = Tops::sewn($file);
-                $plan = (new TopPlanner($top))->best(new PressQuestion($style));
-                $pressed = [];
-                foreach ($plan->sewn->copies as $number => $copy) {
-                    $name = TopHolds::pile($copy->made, $plan->piles[$number]);
-                    [$design, $directions] = $plan->pressedOf($name) ?? self::fail('There is such a pile.');
-                    self::assertSame($copy->design, $design);
-                    self::assertSame(array_map(static fn ($join): int => max(1, $join->segmentCount()), $design->joins), array_map(count(...), $directions));
-                    $pressed[$name] ??= $directions;
-                    self::assertSame($pressed[$name], $directions);
-                }
-                self::assertNull($plan->pressedOf('nobody 1'));
-                $held = (new TopPlanner($top, new TopHolds([], $pressed)))->best(new PressQuestion($style));
-                self::assertSame($plan->plan->cost->figures($style), $held->plan->cost->figures($style));
+        foreach ([[PressStyle::Nest, 3], [PressStyle::NestFurl, 0]] as [$style, $seed]) {
+            $file = Tops::generated($seed);
+            $top = Tops::sewn($file);
+            $plan = (new TopPlanner($top))->best(new PressQuestion($style));
+            $pressed = [];
+            foreach ($plan->sewn->copies as $number => $copy) {
+                $name = TopHolds::pile($copy->made, $plan->piles[$number]);
+                [$design, $directions] = $plan->pressedOf($name) ?? self::fail('There is such a pile.');
+                self::assertSame($copy->design, $design);
+                self::assertSame(array_map(static fn ($join): int => max(1, $join->segmentCount()), $design->joins), array_map(count(...), $directions));
+                $pressed[$name] ??= $directions;
+                self::assertSame($pressed[$name], $directions);
             }
+            self::assertNull($plan->pressedOf('nobody 1'));
+            $held = (new TopPlanner($top, new TopHolds([], $pressed)))->best(new PressQuestion($style));
+            self::assertSame($plan->plan->cost->figures($style), $held->plan->cost->figures($style));
         }
     }
 
