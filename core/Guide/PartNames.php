@@ -62,11 +62,26 @@ final readonly class PartNames
         return $depth <= 1 && in_array($this->construction->order, [Order::Rows, Order::Columns, Order::Diagonal, Order::Around], true);
     }
 
+    /** What the parts of a strand are called: what lies side by side are columns, be it a block of one row that is sewn by rows. */
+    public function strip(int $depth): string
+    {
+        $name = $this->construction->order->stripName($depth);
+        $other = ['row' => 'column', 'column' => 'row'][$name] ?? null;
+        $last = $this->construction->strands[count($this->construction->strands) - 1] ?? null;
+        if ($other === null || $last === null) {
+            return $name;
+        }
+        $seam = $this->construction->joins[$last->joins[0]]->seam;
+        $areSideBySide = $seam->from->x === $seam->to->x;
+
+        return $areSideBySide === ($name === 'column') ? $name : $other;
+    }
+
     /** "row 2", "the upper left quarter", "row 1, columns 1 and 2". */
     public function ofStrand(Strand $strand): string
     {
         return $this->areNumbered($strand->depth)
-            ? $this->construction->order->stripName($strand->depth).' '.$strand->number
+            ? $this->strip($strand->depth).' '.$strand->number
             : $this->of($this->construction->joins[max($strand->joins)]);
     }
 
@@ -166,7 +181,7 @@ final readonly class PartNames
      */
     public function growing(Strand $strand, int $position): array
     {
-        $name = $this->construction->order->stripName(1);
+        $name = $this->strip(1);
         if ($this->areNumbered(1)) {
             return [$name.($position > 0 ? 's ' : ' ').Words::span(1, $position + 1), $name.' '.($position + 2), ucfirst($name).'s '.Words::span(1, $position + 2)];
         }
@@ -180,7 +195,7 @@ final readonly class PartNames
     /** What one of the parts is called that are numbered: "row", "slanting row". */
     public function numbered(): string
     {
-        return $this->construction->order->stripName(1);
+        return $this->strip(1);
     }
 
     /** As a title: without the article. */

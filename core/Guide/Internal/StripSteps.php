@@ -277,7 +277,8 @@ final readonly class StripSteps
     {
         $steps = [];
         $longest = max([0, ...array_map(static fn (Strand $strand): int => count($strand->joins), $strands)]);
-        $names = $this->construction->order->stripName($strands[0]->depth) === 'half' ? 'halves' : $this->construction->order->stripName($strands[0]->depth).'s';
+        $name = $this->names->strip($strands[0]->depth);
+        $names = $name === 'half' ? 'halves' : $name.'s';
         for ($i = 0; $i < $longest; ++$i) {
             $joins = [];
             foreach ($strands as $strand) {

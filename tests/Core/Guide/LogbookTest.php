@@ -153,6 +153,23 @@ final class LogbookTest extends TestCase
         self::assertSame([], Lessons::of(new Logbook([$unit('3 5/8'), $unit('3 5/8'), $unit('3 3/8')]), LengthUnit::Inch));
     }
 
+    public function test_a_sixty_fourth_is_not_worth_a_word(): void
+    {
+        $unit = static fn (string $size): LogEntry => new LogEntry(1, 0, Deed::Measured, StepKind::Measure, measured: self::measured($size, '3 1/2', 0, true));
+        $told = static fn (string ...$sizes): array => Lessons::of(new Logbook(array_map($unit, array_values($sizes))), LengthUnit::Inch);
+
+        self::assertSame([], $told('3 31/64', '3 31/64', '3 31/64'), 'a sixty-fourth too small is squared up all the same');
+        self::assertSame(['Three of three first units were too small to be squared up: cut their pieces larger.'], $told('3 15/32', '3 15/32', '3 15/32'));
+        self::assertSame([], $told('3 3/8', '3 3/8'), 'two are too few to learn from');
+        // Three seams a row: 3/64 in all is a sixty-fourth each.
+        self::assertSame(['Your last seams take what they should: leave the guide where it is.'], self::lessons(['12 29/64', '12 29/64', '12 29/64']));
+        self::assertSame(['Your last seams take what they should: leave the guide where it is.'], self::lessons(['12 35/64', '12 35/64', '12 35/64']));
+        // Of seven the middle one belongs to neither half.
+        $grown = self::lessons(['12 1/2', '12 1/2', '12 1/2', '12 13/32', '12 13/32', '12 13/32', '12 13/32']);
+        self::assertStringStartsWith('Your seams have become wider by 1/32 in', $grown[1] ?? '');
+        self::assertStringStartsWith('Your seams have become narrower by 1/32 in', self::lessons(['12 1/2', '12 1/2', '12 1/2', '12 19/32', '12 19/32', '12 19/32'])[1] ?? '');
+    }
+
     /**
      * @param list<string> $widths of rows with three seams that should be 12 1/2 in wide
      *

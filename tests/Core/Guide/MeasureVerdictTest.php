@@ -50,6 +50,7 @@ final class MeasureVerdictTest extends TestCase
         yield 'off by what is left alone' => [6.5 + 1 / 32, 'Fine: leave it.'];
         yield 'off by what can be eased' => [6.5 - 1 / 16, 'Ease it in, or pin it; rows 1 and 2 will be off by 1/16 in.'];
         yield 'too long' => [6.75, '1/4 in too large: rows 1 and 2 would be off by 1/4 in, more than can be eased. Trim row 1; then everything can be eased.'];
+        yield 'too long for one way and the other' => [6.5 + 1 / 16, 'Ease it in, or pin it; rows 1 and 2 will be off by 1/16 in.'];
         yield 'too short' => [6.25, '1/4 in too small: rows 1 and 2 would be off by 1/4 in, more than can be eased. Unpick row 1 and sew it narrower, or make it again; then everything can be eased.'];
     }
 

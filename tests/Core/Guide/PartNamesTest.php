@@ -53,6 +53,23 @@ final class PartNamesTest extends TestCase
         self::assertSame(['Both halves', 'the upper half', 'the lower half'], (static fn (SeamName $name): array => [$name->title, $name->left, $name->right])(SeamName::all($construction)[$last]));
     }
 
+    /** A block of one row has no second one to sew to it; nor has one that a high cell parts upright. */
+    public function test_what_lies_side_by_side_is_a_column_and_what_lies_below_a_row(): void
+    {
+        $names = static fn (Construction $construction): array => array_map(static fn (SeamName $name): string => "$name->right to $name->left", SeamName::all($construction));
+        $sewn = static fn (Order $order, string ...$rows): Construction => Construction::of(Face::of(Blocks::of(...$rows)), $order);
+        $high = Blocks::file('pA pB', 'pA pC');
+        $high['cells'] = [['row' => 1, 'column' => 1, 'row_span' => 2, 'unit' => 'plain', 'fabrics' => ['A']], $high['cells'][1], $high['cells'][3]];
+
+        self::assertSame(['column 2 to column 1', 'column 3 to column 2'], $names($sewn(Order::Rows, 'pA pB pC')));
+        self::assertSame(['column 2 to column 1'], $names($sewn(Order::Columns, 'pA pB')));
+        self::assertSame(['row 2 to row 1', 'row 3 to row 2'], $names($sewn(Order::Columns, 'pA', 'pB', 'pC')));
+        self::assertSame(['row 2 to row 1'], $names($sewn(Order::Rows, 'pA', 'pB')));
+        self::assertContains('column 2 to column 1', $names(Blocks::construction($high)));
+        self::assertContains('row 2 to row 1', $names($sewn(Order::Rows, 'pA pB', 'pB pA')));
+        self::assertContains('column 2 to column 1', $names($sewn(Order::Columns, 'pA pB', 'pB pA')));
+    }
+
     public function test_several_parts_are_named_together_by_their_lines(): void
     {
         $named = static function (ChosenOrder $order, array $from, string ...$rows): string {

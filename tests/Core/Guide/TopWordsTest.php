@@ -56,6 +56,11 @@ final class TopWordsTest extends TestCase
         $several = TopFile::read(Tops::file(['rows' => 1, 'columns' => 3, 'places' => [['row' => 1, 'column' => 2, 'block' => 'two'], ['row' => 1, 'column' => 3, 'block' => 'one', 'mirrored' => true]]], ['pA', 'hAB', '/', 'pB', 'pC'], ['pA', 'pB']));
         self::assertSame(['Make 1 of one.', 'Make 1 of two.', 'Make 1 of one mirrored.'], array_slice((new TopWords(self::planned($several), $several))->sentences(), 0, 3));
 
+        $piles = TopFile::read(Tops::file(['columns' => 3, 'turns' => 'fixed', 'piles' => ['one' => 2]], ['pA', 'pB', '/', 'pB', 'pA']));
+        self::assertMatchesRegularExpression('~^Make \d pressed as pile 1 and \d pressed as pile 2\.$~D', (new TopWords(self::planned($piles), $piles))->sentences()[0]);
+        $both = TopFile::read(Tops::file(['rows' => 1, 'columns' => 4, 'turns' => 'fixed', 'piles' => ['one' => 2], 'places' => [['row' => 1, 'column' => 4, 'block' => 'two']]], ['pA', 'pB', '/', 'pB', 'pA'], ['pA', 'pC']));
+        self::assertMatchesRegularExpression('~^Make \d of one pressed as pile 1 and \d pressed as pile 2\.$~D', (new TopWords(self::planned($both), $both))->sentences()[0]);
+
         $two = TopFile::read(Tops::file(['rows' => 1, 'columns' => 2, 'turns' => 'fixed'], ['pA', 'pB']));
         self::assertSame('Make 2 blocks, both pressed alike.', (new TopWords(self::planned($two), $two))->sentences()[0]);
     }

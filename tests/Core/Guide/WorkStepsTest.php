@@ -179,6 +179,104 @@ final class WorkStepsTest extends TestCase
         }
     }
 
+    /** @return iterable<string, array{list<string>, Order, PressStyle, CutQuestion, Chain, list<string>}> block, how it is sewn, pressed, cut and chained, and what is told; read aloud beside the cloth */
+    public static function told(): iterable
+    {
+        yield 'webbed rows of two blocks' => [['pA pB pA', 'pB pA pB'], Order::Rows, PressStyle::Nest, new CutQuestion(2), Chain::Webbed, [
+            'join 4 Sew unit 2 onto the first in all rows, one after the other; leave the threads between them uncut.',
+            'join 4 Sew unit 3 onto what is sewn in all rows, one after the other; the threads between them keep the rows in order.',
+            'press 4 Row 1 in. Press seam 1 toward its last unit and seam 2 toward its first unit.',
+            'press 4 Row 2 out. Press seam 1 toward its first unit and seam 2 toward its last unit.',
+            'join 2 Flip row 2 onto row 1, right sides together, and sew, matching 2 crossings in each of the 2 blocks: all of them in one chain.',
+            'check 2 Open it and look at the face. Do both crossings meet well enough to leave, or do you unpick a few stitches?',
+            'press 2 Press the seam toward row 2.',
+            'square-up 2 Square up the block to 6 1/2 x 4 1/2 in: straight edges, and not into the allowance of a point.',
+        ]];
+        yield 'twos and twos of twos' => [['pA pB pA pB', 'pB pA pB pA'], Order::Twos, PressStyle::Nest, new CutQuestion(2), Chain::Twos, [
+            'join 8 Sew columns 1 and 2 of rows 1 and 2; and columns 3 and 4 of rows 1 and 2, one after the other as a chain: flip the right part of each onto the left, right sides together, and sew the upright edge in each of the 2 blocks: the first pair of every block, then the next.',
+            'press 8 Press to the right in columns 1 and 2 of row 1; and columns 3 and 4 of row 1; to the left in columns 1 and 2 of row 2; and columns 3 and 4 of row 2.',
+            'measure 2 Measure one of the pairs, row 1, columns 1 and 2: 4 1/2 x 2 1/2 in from raw edge to raw edge.',
+            'join 4 Sew rows 1 and 2, one after the other as a chain: flip the right part of each onto the left, right sides together, and sew the upright edge in each of the 2 blocks: the first pair of every block, then the next.',
+            'press 4 Press to the left in row 1; to the right in row 2.',
+            'measure 2 Measure one of the pairs, row 1: 8 1/2 x 2 1/2 in from raw edge to raw edge.',
+            'join 2 Flip row 2 onto row 1, right sides together, and sew, matching 3 crossings in each of the 2 blocks: all of them in one chain.',
+            'check 2 Open it and look at the face. Do all 3 crossings meet well enough to leave, or do you unpick a few stitches?',
+            'press 2 Press the seam toward row 1.',
+            'square-up 2 Square up the block to 8 1/2 x 4 1/2 in: straight edges, and not into the allowance of a point.',
+        ]];
+        yield 'crossed pairs that give the other hand too' => [['sABC sABC90 sABC180'], Order::Rows, PressStyle::Nest, new CutQuestion(ways: ['U1' => 'crossed']), Chain::RowByRow, [
+            'mark 1 Draw a line corner to corner on the wrong side of Sea glass.',
+            'join 1 Start the split quarter-square triangles with one batch, to be measured before the rest: a half-square triangle and a square crossed; Sea glass to Harbour ink, 1 pair. Sew on both sides of the line, one allowance away. Take stacks a, b and c.',
+            'cut-apart 1 Cut on the line.',
+            'press 2 Set the seam flat, open, and press toward Harbour ink.',
+            'mark 1 Draw a line corner to corner across the seam.',
+            'join 1 Go on with the split quarter-square triangles: Harbour ink and Sea glass to Sailcloth, 1 pair. Sew on both sides of the line, one allowance away.',
+            'cut-apart 1 Cut on the line.',
+            'press 2 Set the seam flat, open, and press toward Sailcloth.',
+            'mark 1 Draw a line corner to corner on the wrong side of Sea glass.',
+            'join 1 Now the rest of the split quarter-square triangles: a half-square triangle and a square crossed; Sea glass to Harbour ink, 1 pair. Sew on both sides of the line, one allowance away. Take stacks a, b and c.',
+            'cut-apart 1 Cut on the line.',
+            'press 2 Set the seam flat, open, and press toward Harbour ink.',
+            'mark 2 Draw a line corner to corner across the seam.',
+            'join 2 Go on with the split quarter-square triangles: Harbour ink and Sea glass to Sailcloth, 2 pairs. Sew on both sides of the line, one allowance away.',
+            'cut-apart 2 Cut on the line.',
+            'press 4 Set the seam flat, open, and press toward Sailcloth.',
+            'square-up 3 Square up 3 split quarter-square triangles to 2 1/2 x 2 1/2 in and take the dog ears off. Lay aside the 3 that came out the other way round: no place here takes them. 1 pair stays half made: keep it too.',
+            'join 1 Flip column 2 onto column 1, right sides together, and sew.',
+            'press 1 Press the seam toward column 1.',
+            'join 1 Flip column 3 onto columns 1 and 2, right sides together, and sew.',
+            'press 1 Press the seam toward column 3.',
+            'square-up 1 Square up the block to 6 1/2 x 2 1/2 in: straight edges, and not into the allowance of a point.',
+        ]];
+        yield 'a furled four-patch' => [['pA pB', 'pB pA'], Order::Rows, PressStyle::NestFurl, new CutQuestion(), Chain::RowByRow, [
+            'join 1 Sew row 1: flip each unit onto the one before it, right sides together, and sew the upright edge between them, 1 seam.',
+            'join 1 Sew row 2: flip each unit onto the one before it, right sides together, and sew the upright edge between them, 1 seam.',
+            'press 1 Press the seam toward its first unit.',
+            'press 1 Press the seam toward its last unit.',
+            'join 1 Flip row 2 onto row 1, right sides together, and sew, matching 1 crossing.',
+            'check 1 Open it and look at the face. Does the crossing meet well enough to leave, or do you unpick a few stitches?',
+            'press 1 Press the seam toward row 2 at first, furled at crossing 1. At each furl open the two or three stitches inside the allowance first. Then, looking at the back, lay the allowances round like a wheel with the finger, clockwise at 2, 2, and press. Laid the wrong way round they fight each other and will not lie flat.',
+            'square-up 1 Square up the block to 4 1/2 x 4 1/2 in: straight edges, and not into the allowance of a point.',
+        ]];
+        yield 'halves of halves' => [['pA pB pA pB', 'pB pA pB pA', 'pA pB pA pB', 'pB pA pB pA'], Order::Quarters, PressStyle::Nest, new CutQuestion(), Chain::RowByRow, [
+            'join 8 Sew columns 1 and 2 of rows 1 to 4; and columns 3 and 4 of rows 1 to 4, one after the other as a chain: flip the right part of each onto the left, right sides together, and sew the upright edge.',
+            'press 8 Press to the right in columns 1 and 2 of rows 1 and 3; and columns 3 and 4 of rows 1 and 3; to the left in columns 1 and 2 of rows 2 and 4; and columns 3 and 4 of rows 2 and 4.',
+            'measure 1 Measure one of the pairs, row 1, columns 1 and 2: 4 1/2 x 2 1/2 in from raw edge to raw edge.',
+            'join 4 Sew the upper left quarter; the upper right quarter; the lower left quarter; and the lower right quarter, one after the other as a chain: flip the lower part of each onto the upper, right sides together, and sew the level edge.',
+            'check 1 Open it and look at the face. Do all 4 crossings meet well enough to leave, or do you unpick a few stitches?',
+            'press 4 Press up in the upper left quarter and the lower left quarter; down in the upper right quarter and the lower right quarter.',
+            'measure 1 Measure one of the pairs, the upper left quarter: 4 1/2 x 4 1/2 in from raw edge to raw edge.',
+            'join 2 Sew the upper half and the lower half, one after the other as a chain: flip the right part of each onto the left, right sides together, and sew the upright edge.',
+            'check 1 Open it and look at the face. Do both crossings meet well enough to leave, or do you unpick a few stitches?',
+            'press 2 Press to the left in the upper half; to the right in the lower half.',
+            'measure 1 Measure one of the pairs, the upper half: 8 1/2 x 4 1/2 in from raw edge to raw edge.',
+            'join 1 Flip the lower half onto the upper half, right sides together, and sew, matching 3 crossings.',
+            'check 1 Open it and look at the face. Do all 3 crossings meet well enough to leave, or do you unpick a few stitches?',
+            'press 1 Press the seam toward the upper half.',
+            'square-up 1 Square up the block to 8 1/2 x 8 1/2 in: straight edges, and not into the allowance of a point.',
+        ]];
+    }
+
+    /**
+     * @param list<string> $rows
+     * @param list<string> $told kind, times and words
+     */
+    #[DataProvider('told')]
+    public function test_it_is_told_as_one_would_say_it(array $rows, Order $order, PressStyle $style, CutQuestion $question, Chain $chain, array $told): void
+    {
+        $plan = (new PressingPlanner(Construction::of(Face::of(BlockFile::read(Blocks::file(...$rows))), $order)))->best(new PressQuestion($style));
+        $steps = array_filter(WorkSteps::of($plan, $question, $chain), static fn (Step $step): bool => ! in_array($step->do, [StepKind::Cut, StepKind::LayOut, StepKind::Measure], true) || str_contains($step->text, 'Measure one'));
+
+        self::assertSame($told, array_values(array_map(static fn (Step $step): string => $step->do->value.' '.$step->times.' '.$step->text, $steps)));
+    }
+
+    public function test_a_fabric_that_is_not_used_is_not_cut(): void
+    {
+        $cut = array_filter(WorkSteps::of(self::plan(Blocks::file('pB pC')), new CutQuestion()), static fn (Step $step): bool => $step->do === StepKind::Cut);
+
+        self::assertSame(['Cut Harbour ink: 1 square 2 1/2 in, stack a.', 'Cut Sea glass: 1 square 2 1/2 in, stack b.'], array_values(array_map(static fn (Step $step): string => $step->text, $cut)));
+    }
+
     public function test_absurd_numbers_of_blocks_are_refused(): void
     {
         $this->expectException(CutNotPossible::class);
