@@ -62,7 +62,7 @@ final class PlanSteps
                 $patches,
                 $made,
                 $title,
-                $i === 0 ? sprintf('Start %s: sew %s, %s.', $named, $sewn, $times) : sprintf('Go on with the %s: sew %s, %s.', $named, $sewn, $times),
+                $i === 0 ? sprintf('Start %s: sew %s, %s.', $named, $sewn, $times) : sprintf('Go on with the %s: sew %s, %s.', $count === 1 ? $unit->name() : $named, $sewn, $times),
             );
             $steps[] = new Step(StepKind::Press, $ids, $patches, $made, $title, sprintf('Press %s.', Words::tallied(array_map($this->words->unitPressWords(...), $round))).$secondPile);
         }

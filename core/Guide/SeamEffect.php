@@ -46,10 +46,12 @@ final readonly class SeamEffect
     private static function sizeWords(Drift $drift, array $off, Tolerance $tolerance): string
     {
         $unit = $drift->unit;
-        $size = fn (float $side, float $by): string => sprintf('%s %s%s', Amount::rounded($side, $unit), $unit->value, abs($by) < 1e-9 ? '' : sprintf(', %s %s too %s', Amount::rounded(abs($by), $unit), $unit->value, $by > 0 ? 'large' : 'small'));
-        $words = abs($off[0] - $off[1]) < 1e-9 && abs($drift->meant[0] - $drift->meant[1]) < 1e-9
-            ? sprintf('The %s comes out %s%s.', $drift->whole, $size($drift->expected[0], $off[0]), abs($off[0]) < 1e-9 ? ', as it should' : ' both ways')
-            : sprintf('The %s comes out %s wide and %s high.', $drift->whole, $size($drift->expected[0], $off[0]), $size($drift->expected[1], $off[1]));
+        $size = static fn (float $side): string => Amount::rounded($side, $unit).' '.$unit->value;
+        $lacks = static fn (float $by): string => abs($by) < 1e-9 ? '' : sprintf(', %s %s too %s', Amount::rounded(abs($by), $unit), $unit->value, $by > 0 ? 'large' : 'small');
+        $isAlike = abs($off[0] - $off[1]) < 1e-9 && abs($drift->meant[0] - $drift->meant[1]) < 1e-9;
+        $words = $isAlike
+            ? sprintf('The %s comes out %s both ways%s.', $drift->whole, $size($drift->expected[0]), abs($off[0]) < 1e-9 ? ', as it should' : $lacks($off[0]))
+            : sprintf('The %s comes out %s wide%s and %s high%s.', $drift->whole, $size($drift->expected[0]), $lacks($off[0]) === '' ? '' : $lacks($off[0]).',', $size($drift->expected[1]), $lacks($off[1]));
         $isTrimmed = min($off) >= -1e-9 && max($off) > 1e-9 && $tolerance->verdict(max($off)) !== Verdict::Unpick;
 
         return $words.($isTrimmed ? ' That does no harm: it comes off when the '.$drift->whole.' is squared up.' : '');

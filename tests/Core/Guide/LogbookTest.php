@@ -117,10 +117,20 @@ final class LogbookTest extends TestCase
     {
         [$turned, $hand, $point, $other] = [UnpickCause::Turned, UnpickCause::WrongHand, UnpickCause::MissedPoint, UnpickCause::Other];
         yield 'three of four turned' => [[$turned, $point, $turned, $turned], 'flying geese', ['Three of four unpicks were turned flying geese: switch on the second look, and lay every sewn pair back in the layout.']];
+        yield 'three of three' => [[$turned, $turned, $turned], 'flying geese', ['Three of three unpicks were turned flying geese: switch on the second look, and lay every sewn pair back in the layout.']];
         yield 'half of them of the wrong hand' => [[$hand, $point, $hand, $turned], 'units', ['Two of four unpicks were units of the wrong hand: lay left and right on two labelled piles before you sew them on.']];
         yield 'too few to learn from' => [[$turned, $turned], 'units', []];
         yield 'all of them different' => [[$turned, $hand, $point], 'units', []];
         yield 'for no known reason' => [[$other, $other, $other], 'units', []];
+    }
+
+    public function test_only_the_units_of_that_cause_give_it_its_name(): void
+    {
+        $entry = static fn (UnpickCause $cause, string $units, int $at): LogEntry => new LogEntry(1, $at, Deed::Unpicked, cause: $cause, seams: 1, units: $units);
+        $told = static fn (LogEntry ...$entries): array => Lessons::of(new Logbook(array_values($entries)), LengthUnit::Inch);
+
+        self::assertStringStartsWith('Two of three unpicks were turned geese:', $told($entry(UnpickCause::Turned, 'geese', 0), $entry(UnpickCause::MissedPoint, 'squares', 1), $entry(UnpickCause::Turned, 'geese', 2))[0] ?? '');
+        self::assertStringStartsWith('Two of three unpicks were turned units:', $told($entry(UnpickCause::Turned, 'geese', 0), $entry(UnpickCause::MissedPoint, 'squares', 1), $entry(UnpickCause::Turned, 'squares', 2))[0] ?? '');
     }
 
     public function test_wide_seams_are_told_with_what_to_do(): void

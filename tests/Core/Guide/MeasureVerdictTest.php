@@ -63,6 +63,7 @@ final class MeasureVerdictTest extends TestCase
 
         self::assertSame(['1/8 in too small, but so is what it is sewn to: leave it.', []], [$verdict->words, $verdict->later]);
         self::assertSame([6.375, 2.5], $verdict->kept[$one]);
+        self::assertSame('1/8 in too large, but so is what it is sewn to: leave it.', self::verdict($plan, $one, [6.625, 2.5], [$two => [6.625, 2.5], $three => [6.625, 2.5]])->words);
     }
 
     public function test_the_block_itself_is_sewn_to_nothing_here(): void

@@ -93,6 +93,11 @@ final class PartNamesTest extends TestCase
 
         self::assertSame([['Sailcloth', 'Harbour ink']], $sides('hAB'));
         self::assertSame([['one side', 'the other side']], $sides('hAA'));
+        // One fabric throughout: a third of the cell beside two thirds of it.
+        $third = Blocks::file('pA');
+        $third['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => [['fabric' => 'A', 'points' => [['0', '0'], ['1/3', '0'], ['1/3', '1'], ['0', '1']]], ['fabric' => 'A', 'points' => [['1/3', '0'], ['1', '0'], ['1', '1'], ['1/3', '1']]]]]];
+        $join = Blocks::construction($third)->joins[0];
+        self::assertSame($join->left->outline()->areaDoubled() < $join->right->outline()->areaDoubled() ? ['the smaller part', 'the larger part'] : ['the larger part', 'the smaller part'], Words::sides($join));
         self::assertSame(['one side', 'the other side'], $sides('qABAB')[2], 'two halves that a half turn makes of each other');
         $single = $sides('sAAA')[1];
         sort($single);

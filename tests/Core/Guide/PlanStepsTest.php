@@ -6,6 +6,7 @@ namespace Tests\Core\Guide;
 
 use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\Step;
+use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
@@ -26,6 +27,17 @@ final class PlanStepsTest extends TestCase
             'Sew row 2 to row 1, matching 1 crossing.',
             'Press the seam toward row 1.',
         ], self::texts(PressStyle::Nest, 'hAB90 hAB180', 'hAB hAB270'));
+    }
+
+    public function test_one_unit_is_sewn_once_and_named_as_one(): void
+    {
+        $plan = (new PressingPlanner(Blocks::sewn('sABC pA', 'hAB hAB')))->best(new PressQuestion(PressStyle::Nest));
+
+        self::assertSame([
+            ['Split quarter-square triangle', 'Start 1 split quarter-square triangle: sew Sea glass to Harbour ink, once.'],
+            ['Split quarter-square triangle', 'Go on with the split quarter-square triangle: sew Harbour ink and Sea glass to Sailcloth, once.'],
+            ['Half-square triangles', 'Start 2 half-square triangles: sew Harbour ink to Sailcloth, 2 times, as a chain.'],
+        ], array_values(array_map(static fn (Step $step): array => [$step->title, $step->text], array_filter(PlanSteps::of($plan), static fn (Step $step): bool => $step->do === StepKind::Join && str_contains($step->title, 'triangle')))));
     }
 
     public function test_a_furl_is_told_with_its_crossing(): void

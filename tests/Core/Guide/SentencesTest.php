@@ -136,10 +136,15 @@ final class SentencesTest extends TestCase
         $five = ['pA pB pA pB pA', 'pA pB pA pB pA'];
 
         // Four seams across, one down; each takes 1/32 too much.
-        self::assertSame('The block comes out 10 3/8 in, 1/8 in too small wide and 4 15/32 in, 1/32 in too small high.', $words(17, 32, ...$five));
-        self::assertSame('The block comes out 10 5/8 in, 1/8 in too large wide and 4 17/32 in, 1/32 in too large high. That does no harm: it comes off when the block is squared up.', $words(15, 32, ...$five));
+        self::assertSame('The block comes out 10 3/8 in wide, 1/8 in too small, and 4 15/32 in high, 1/32 in too small.', $words(17, 32, ...$five));
+        self::assertSame('The block comes out 10 5/8 in wide, 1/8 in too large, and 4 17/32 in high, 1/32 in too large. That does no harm: it comes off when the block is squared up.', $words(15, 32, ...$five));
         self::assertSame('With these seams everything comes out as it should.', $words(1, 2, ...$five));
-        self::assertSame('The block comes out 4 7/16 in, 1/16 in too small both ways.', $words(9, 16, 'pA pB', 'pB pA'));
+        self::assertSame('The block comes out 4 7/16 in both ways, 1/16 in too small.', $words(9, 16, 'pA pB', 'pB pA'));
+        // One seam across and none down; and a large seam that an eighth no longer covers.
+        self::assertSame('The block comes out 4 7/16 in wide, 1/16 in too small, and 2 1/2 in high.', $words(9, 16, 'pA pB'));
+        self::assertSame('The block comes out 2 1/2 in wide and 4 7/16 in high, 1/16 in too small.', $words(9, 16, 'pA', 'pB'));
+        self::assertSame('The block comes out 4 5/8 in wide, 1/8 in too large, and 2 1/2 in high. That does no harm: it comes off when the block is squared up.', $words(3, 8, 'pA pB'));
+        self::assertSame('The block comes out 4 11/16 in wide, 3/16 in too large, and 2 1/2 in high.', $words(5, 16, 'pA pB'));
     }
 
     /** @return list<array{string, string, string, string, list<int>}> */

@@ -111,7 +111,7 @@ final class StationWordsTest extends TestCase
 
     public function test_units_used_as_they_come_are_told_where_they_go(): void
     {
-        $plan = self::plan(Blocks::file('sABA sABA90', 'sABA270m sABA180m'));
+        $plan = self::plan(Blocks::file('sABA sABA90 hAB', 'sABA270m sABA180m sCAA'));
         $steps = WorkSteps::of($plan, new CutQuestion(ways: ['U1' => 'crossed'], builds: ['U1' => BuildChoice::AsTheyCome]));
         $layOut = array_values(array_filter($steps, static fn (Step $step): bool => $step->do === StepKind::LayOut))[0];
 

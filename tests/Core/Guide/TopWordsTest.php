@@ -9,7 +9,10 @@ use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Guide\BorderSteps;
 use KeenSeam\Core\Guide\Step;
+use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Guide\TopWords;
+use KeenSeam\Core\Guide\WorkSteps;
+use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
 use KeenSeam\Core\Pressing\TopPlan;
@@ -77,6 +80,28 @@ final class TopWordsTest extends TestCase
         self::assertSame('With what you hold, no other way to press them is better, lying so.', (new TopWords($plan, $top, true))->sentences()[3]);
         $open = new TopPlan($plan->sewn, $plan->plan->found([], $plan->plan->bound, false), $plan->piles, $plan->made);
         self::assertSame('Found in the time there was; a better way may exist.', (new TopWords($open, $top))->sentences()[3]);
+    }
+
+    public function test_where_all_crossings_nest_that_is_said(): void
+    {
+        $sentence = static function (array $over, array $block): string {
+            $top = TopFile::read(Tops::file($over, $block));
+
+            return (new TopWords(self::planned($top), $top))->sentences()[2] ?? '';
+        };
+
+        self::assertSame('The one crossing nests, the outer seams of the blocks too.', $sentence([], ['pA']));
+        self::assertSame('All 2 crossings nest, the outer seams of the blocks too.', $sentence(['columns' => 3], ['pA']));
+        self::assertStringNotContainsString('crossing', $sentence(['rows' => 1], ['pA']));
+    }
+
+    /** What hangs on point is as wide as the diagonals of its blocks: two of 6 in, 16.97 in, and half an inch of allowances. */
+    public function test_a_top_on_point_is_squared_up_as_it_hangs(): void
+    {
+        $top = TopFile::read(Tops::file(['setting' => 'on-point', 'sides' => ['fabric' => 'C']], ['pA', 'pB']));
+        $last = array_values(array_filter(WorkSteps::of(self::planned($top)->plan, new CutQuestion()), static fn (Step $step): bool => $step->do === StepKind::SquareUp));
+
+        self::assertStringStartsWith('Square up the top to 17 15/32 x 17 15/32 in:', $last[count($last) - 1]->text);
     }
 
     public function test_borders_come_sides_first_each_cut_to_what_the_top_measures(): void
