@@ -11,6 +11,7 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\OrderReport;
 use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -36,6 +37,28 @@ final class OrderTest extends TestCase
         self::assertSame('((((0 1) (2 3)) 4) (((5 6) (7 8)) 9))', $tree('pA pB pC pB pA', 'pB pC pA pC pB'));
         self::assertSame('(((0 1) (2 3)) (4 5))', $tree('pA pB', 'pB pC', 'pC pA'));
         self::assertSame('((0 1) 2)', $tree('pA pB pC'));
+    }
+
+    /** Round the centre: the strip above it first, then clockwise; what was put on last is the left side. */
+    public function test_a_centre_grows_clockwise(): void
+    {
+        $tree = static fn (array $file): string => self::printed(Construction::of(Face::of(BlockFile::read($file)), Order::Around)->root);
+
+        self::assertSame('((((4 1) (2 5)) (7 8)) ((0 3) 6))', $tree(Blocks::file('pA pB pC', 'pB pC pA', 'pC pA pB')));
+        self::assertSame('((1 2) 0)', $tree(Blocks::file('pA pB pC')));
+        self::assertSame('((1 0) 2)', $tree(Blocks::file('pA', 'pB', 'pC')));
+        // Two high sides and a middle in two: the sides are strips of one cell.
+        $high = Blocks::file('pA pB pC', 'pA pC pC');
+        $high['cells'] = [['row' => 1, 'column' => 1, 'row_span' => 2, 'unit' => 'plain', 'fabrics' => ['A']], $high['cells'][1], ['row' => 1, 'column' => 3, 'row_span' => 2, 'unit' => 'plain', 'fabrics' => ['C']], $high['cells'][4]];
+        self::assertSame('(((3 1) 2) 0)', $tree($high));
+    }
+
+    public function test_every_order_is_offered_by_a_name_of_its_own(): void
+    {
+        $words = array_map(static fn (Order $order): string => $order->words(), Order::cases());
+        self::assertSame($words, array_unique($words));
+        self::assertSame([Order::Diagonal], array_values(array_filter(Order::cases(), static fn (Order $order): bool => $order->runsThroughCells())));
+        self::assertSame('by-rows', 'by-'.Order::Rows->key());
     }
 
     #[DataProvider('orders')]

@@ -160,6 +160,50 @@ final class OwnOrderTest extends TestCase
         self::assertTrue($runs([['1,2', '1,3'], [['1,1#1', '1,4'], '1,1#2']]));
     }
 
+    public function test_a_unit_named_whole_is_sewn_of_its_patches_where_others_run_through_their_cells(): void
+    {
+        $face = Face::of(Blocks::of('hAB pA', 'qABAB pB'));
+        $through = OwnOrder::of('Through', [[['1,1#2', '1,2'], '1,1#1'], ['2,1', '2,2']]);
+        $sewn = Construction::of($face, $through);
+
+        self::assertSame(range(0, 7), $sewn->root->patchIds());
+        self::assertCount(7, $sewn->joins);
+        self::assertSame([], $sewn->classes, 'patches are sewn, no units');
+        $made = array_map(static fn (Join $join): array => $join->patchIds(), $sewn->joins);
+        self::assertContains([1, 2], $made);
+        self::assertContains([0, 1, 2], $made);
+        self::assertContains([3, 4, 5, 6], $made, 'the quarters become one before the plain square');
+    }
+
+    /** @return array<string, array{mixed, string}> */
+    public static function wrongWithin(): array
+    {
+        return [
+            'patches of a small grid' => [[['1,1#1', '1,1#2'], '1,2'], 'The small grid at "1,1" is sewn as one'],
+            'patches that only touch' => [['1,1', [['1,2#1', '1,2#3'], ['1,2#2', '1,2#4']]], 'No one straight seam joins 1,2#1 and 1,2#3'],
+            'patches round a corner' => [['1,1', [[['1,2#1', '1,2#2'], '1,2#3'], '1,2#4']], 'No one straight seam joins 1,2#1 1,2#2 and 1,2#3'],
+            'a patch twice' => [['1,1', [['1,2#1', '1,2#1'], ['1,2#3', '1,2#4']]], 'sews "1,2#1" twice'],
+            'a fifth patch' => [['1,1', [['1,2#1', '1,2#2'], ['1,2#3', '1,2#5']]], 'sews "1,2#5", which is not in the block'],
+        ];
+    }
+
+    #[DataProvider('wrongWithin')]
+    public function test_an_order_within_a_unit_that_cannot_be_sewn_is_refused(mixed $sew, string $expected): void
+    {
+        $file = Blocks::file('pA qABAB');
+        $file['cells'][0] = ['row' => 1, 'column' => 1, 'unit' => 'grid', 'columns' => ['1', '1'], 'rows' => ['1'], 'cells' => [['row' => 1, 'column' => 1, 'unit' => 'plain', 'fabrics' => ['A']], ['row' => 1, 'column' => 2, 'unit' => 'plain', 'fabrics' => ['B']]]];
+        $this->expectException(OrderNotPossible::class);
+        $this->expectExceptionMessage($expected);
+        Construction::of(Face::of(BlockFile::read($file)), OwnOrder::of('Mine', $sew));
+    }
+
+    public function test_names_may_be_as_long_as_a_line(): void
+    {
+        self::assertSame(str_repeat('x', 120), OwnOrder::of(str_repeat('x', 120), ['1,1', '1,2'])->words());
+        $this->expectException(OrderNotPossible::class);
+        OwnOrder::of(str_repeat('x', 121), ['1,1', '1,2']);
+    }
+
     public function test_a_name_is_needed(): void
     {
         $this->expectException(OrderNotPossible::class);
