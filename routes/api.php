@@ -81,6 +81,8 @@ Route::prefix('tops/{top}')->whereNumber('top')->group(static function (): void 
     Route::post('undo', [TopController::class, 'undo']);
     Route::put('blocks/{key}', [TopController::class, 'takeBlock']);
     Route::get('plan', [TopController::class, 'plan']);
+    Route::post('plan/stop', [TopController::class, 'stopPlanning']);
+    Route::post('plan/on', [TopController::class, 'planOn']);
     Route::get('cutting', [TopController::class, 'cutting']);
     Route::get('looks', [TopController::class, 'looks']);
     Route::get('steps', [TopController::class, 'steps']);

@@ -86,9 +86,9 @@ final readonly class WorkedTops
     }
 
     /**
-     * The plan of a top as far as it is known, and whether a worker is bettering it.
+     * The plan of a top as far as it is known, and whether a worker is bettering it; for how many seconds, of at most so many.
      *
-     * @return array{state: 'done'|'working', plan: TopPlan|null}
+     * @return array{state: 'done'|'working', plan: TopPlan|null, done: int, most: int}
      *
      * @throws KeenSeamProblem
      */
@@ -97,26 +97,45 @@ final readonly class WorkedTops
         $key = $this->key($top);
         [$known, $isLong] = $this->kept($key);
         if ($known !== null && ($known->plan->proved || $isLong)) {
-            return ['state' => 'done', 'plan' => $known];
+            return self::answer('done', $known);
         }
-        $waits = $this->cache->get('top-'.$key);
-        if (is_float($waits) && microtime(true) - $waits < self::LOST) {
-            return ['state' => 'working', 'plan' => $known];
+        $search = $this->search($key);
+        if ($search !== null) {
+            return self::answer('working', $known, $search['began']);
         }
         $face = TopFace::of($this->top($top));
         $isAlone = config('queue.default') === 'sync';
-        if ($known === null && ($isAlone || count($face->face->patches) <= self::LARGE)) {
-            $known = self::searched($face, $top, $isAlone ? self::ALONE : self::AT_ONCE);
+        if ($isAlone || ($known === null && count($face->face->patches) <= self::LARGE)) {
+            $known = self::better($known, self::searched($face, $top, self::until($isAlone ? self::ALONE : self::AT_ONCE)));
             $this->parts->keep($key, [$known, $isAlone]);
         }
         if ($isAlone || $known?->plan->proved === true) {
-            return ['state' => 'done', 'plan' => $known];
+            return self::answer('done', $known);
         }
-        $this->cache->put('top-'.$key, microtime(true), 600);
+        $this->cache->put('top-'.$key, ['asked' => microtime(true), 'began' => null], 600);
         $this->parts->keep('asked-'.$key, $top->getAttributes());
         SearchForTopPlan::dispatch($key);
 
-        return ['state' => 'working', 'plan' => $known];
+        return self::answer('working', $known);
+    }
+
+    /** The best so far is good enough. */
+    public function stop(ShelfTop $top): void
+    {
+        $key = $this->key($top);
+        if ($this->search($key) !== null) {
+            $this->cache->put(self::stopKey($key), true, (int) self::LONG);
+        }
+    }
+
+    /** The next time the plan is asked for it is searched on, where it is not proved. */
+    public function lookOn(ShelfTop $top): void
+    {
+        $key = $this->key($top);
+        [$known] = $this->kept($key);
+        if ($known !== null) {
+            $this->parts->keep($key, [$known, false]);
+        }
     }
 
     /** The plan of a top as far as it was worked out by now. */
@@ -132,12 +151,58 @@ final readonly class WorkedTops
         $asked = $this->parts->recall('asked-'.$key);
         if (is_array($asked)) {
             $top = (new ShelfTop())->setRawAttributes($asked);
-            $found = self::searched(TopFace::of($this->top($top)), $top, self::LONG);
-            [$known] = $this->kept($key);
-            $isBetter = $known === null || $found->plan->proved || $found->plan->cost->compareTo($known->plan->cost, PressStyle::Nest) < 0;
-            $this->parts->keep($key, [$isBetter ? $found : $known, true]);
+            $began = microtime(true);
+            $this->cache->put('top-'.$key, ['asked' => $began, 'began' => $began], 600);
+            [$end, $looked, $isStopped] = [self::until(self::LONG), 0.0, false];
+            $found = self::searched(TopFace::of($this->top($top)), $top, function () use ($end, $key, &$looked, &$isStopped): bool {
+                if (! $isStopped && microtime(true) - $looked > 0.25) {
+                    $looked = microtime(true);
+                    $isStopped = $this->cache->get(self::stopKey($key)) !== null;
+                }
+
+                return $isStopped || $end();
+            });
+            $this->parts->keep($key, [self::better($this->kept($key)[0], $found), true]);
             $this->cache->forget('top-'.$key);
+            $this->cache->forget(self::stopKey($key));
         }
+    }
+
+    private static function better(?TopPlan $known, TopPlan $found): TopPlan
+    {
+        return $known === null || $found->plan->proved || $found->plan->cost->compareTo($known->plan->cost, PressStyle::Nest) < 0 ? $found : $known;
+    }
+
+    /** @return array{asked: float, began: float|null}|null a search that waits or goes on; null where there is none, or nothing more will be heard of it */
+    private function search(string $key): ?array
+    {
+        $told = $this->cache->get('top-'.$key);
+        $asked = is_array($told) && is_float($told['asked'] ?? null) ? $told['asked'] : null;
+
+        return $asked === null || microtime(true) - $asked > self::LOST ? null : ['asked' => $asked, 'began' => is_float($told['began'] ?? null) ? $told['began'] : null];
+    }
+
+    /**
+     * @param 'done'|'working' $state
+     *
+     * @return array{state: 'done'|'working', plan: TopPlan|null, done: int, most: int}
+     */
+    private static function answer(string $state, ?TopPlan $plan, ?float $began = null): array
+    {
+        return ['state' => $state, 'plan' => $plan, 'done' => $began === null ? 0 : (int) min(self::LONG, microtime(true) - $began), 'most' => (int) self::LONG];
+    }
+
+    private static function stopKey(string $key): string
+    {
+        return 'top-stop-'.$key;
+    }
+
+    /** @return \Closure(): bool */
+    private static function until(float $seconds): \Closure
+    {
+        $end = microtime(true) + $seconds;
+
+        return static fn (): bool => microtime(true) > $end;
     }
 
     /** @return array{TopPlan|null, bool} the plan that is kept, and whether it was searched for long */
@@ -148,14 +213,13 @@ final readonly class WorkedTops
         return is_array($kept) && ($kept[0] ?? null) instanceof TopPlan ? [$kept[0], $kept[1] === true] : [null, false];
     }
 
-    private static function searched(TopFace $face, ShelfTop $top, float $seconds): TopPlan
+    /** @param \Closure(): bool $timeIsUp */
+    private static function searched(TopFace $face, ShelfTop $top, \Closure $timeIsUp): TopPlan
     {
-        $end = microtime(true) + $seconds;
-
         $placed = TopConstruction::of($face, $top->topOrder());
         $held = TopHeld::of($top);
 
-        return (new TopPlanner($placed, $held->holds($placed)))->best(new PressQuestion(PressStyle::Nest, $held->locks($placed)), static fn (): bool => microtime(true) > $end);
+        return (new TopPlanner($placed, $held->holds($placed)))->best(new PressQuestion(PressStyle::Nest, $held->locks($placed)), $timeIsUp);
     }
 
     private function key(ShelfTop $top): string

@@ -11,6 +11,7 @@ use App\Workings\KeptPlan;
 use App\Workings\MakeSheet;
 use App\Workings\Planning;
 use App\Workings\SearchForPlan;
+use App\Workings\SearchForTopPlan;
 use App\Workings\Workings;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
@@ -19,6 +20,7 @@ use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
+use Tests\Support\Tops;
 
 /** Planning that takes longer than a request may: a worker goes on, what is known is shown, and nothing worse is kept in its place. */
 final class PlanningTest extends TestCase
@@ -182,6 +184,35 @@ final class PlanningTest extends TestCase
             $parts->forgetAtHand();
             self::assertSame(['made'], $parts->recall('some-part'));
         }
+    }
+
+    /** A top with more faces than can be tried through is never proved: it is searched until it is stopped, and on when that is asked. */
+    public function test_the_search_for_a_top_is_stopped_and_taken_up_again(): void
+    {
+        $top = $this->postJson('/api/tops', Tops::file(['turns' => 'any', 'rows' => 2, 'columns' => 3], ['pA', 'hAB', '/', 'hBC', 'pC']))->assertCreated()->json('id');
+        $this->queue = Queue::fake();
+        config(['queue.default' => 'database']);
+        $first = $this->getJson("/api/tops/$top/plan")->assertOk()->json();
+        self::assertSame(['working', false, 0, 45], [$first['state'], $first['plan']['proved'], $first['done'], $first['most']]);
+        $this->getJson("/api/tops/$top/plan")->assertJsonPath('state', 'working');
+        self::assertCount(1, $this->queue->pushed(SearchForTopPlan::class), 'it is asked for once');
+
+        $this->postJson("/api/tops/$top/plan/stop")->assertNoContent();
+        $began = microtime(true);
+        $this->work(SearchForTopPlan::class);
+        self::assertLessThan(30.0, microtime(true) - $began, 'the worker leaves off');
+        $stopped = $this->getJson("/api/tops/$top/plan")->assertOk()->json();
+        self::assertSame(['done', false], [$stopped['state'], $stopped['plan']['proved']]);
+        $this->queue->assertNothingPushed();
+
+        $this->postJson("/api/tops/$top/plan/on")->assertNoContent();
+        $this->getJson("/api/tops/$top/plan")->assertJsonPath('state', 'working')->assertJsonPath('plan.sentences', $stopped['plan']['sentences']);
+        self::assertCount(1, $this->queue->pushed(SearchForTopPlan::class));
+        // Where nobody searches there is nothing to stop, and a plan that is not there is not searched on.
+        $other = $this->postJson('/api/tops', Tops::file(['rows' => 1], ['pA']))->assertCreated()->json('id');
+        $this->postJson("/api/tops/$other/plan/stop")->assertNoContent();
+        $this->postJson("/api/tops/$other/plan/on")->assertNoContent();
+        $this->getJson("/api/tops/$other/plan")->assertJsonPath('state', 'done');
     }
 
     private function work(string $job): void

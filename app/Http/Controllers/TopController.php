@@ -143,7 +143,23 @@ final readonly class TopController
         }
         $plan = $this->tops->plan($top);
 
-        return new JsonResponse(['state' => $plan['state'], 'plan' => $plan['plan'] === null ? null : TopPlanSheet::of($plan['plan'], $this->tops->top($top), TopHeld::of($top)->isAny())]);
+        return new JsonResponse([...$plan, 'plan' => $plan['plan'] === null ? null : TopPlanSheet::of($plan['plan'], $this->tops->top($top), TopHeld::of($top)->isAny())]);
+    }
+
+    /** Stops the search for a better plan: the best so far will do. */
+    public function stopPlanning(ShelfTop $top): Response
+    {
+        $this->tops->stop($top);
+
+        return new Response('', Response::HTTP_NO_CONTENT);
+    }
+
+    /** Searches on for a better plan, the next time it is asked for. */
+    public function planOn(ShelfTop $top): Response
+    {
+        $this->tops->lookOn($top);
+
+        return new Response('', Response::HTTP_NO_CONTENT);
     }
 
     /** @throws KeenSeamProblem */

@@ -203,6 +203,11 @@ export const takeBlockOfTop = (id: number, version: number, key: string) => ask<
 export const planOfTop = (id: number, otherwise: { fixed: true } | { more: string } | null = null) =>
   ask<TopPlanned>('GET', `/tops/${id}/plan${otherwise === null ? '' : 'more' in otherwise ? `?more=${encodeURIComponent(otherwise.more)}` : '?fixed=1'}`)
 
+export const stopPlanningTop = (id: number) => ask<null>('POST', `/tops/${id}/plan/stop`)
+
+/** Has a plan that is not proved searched on. */
+export const planTopOn = (id: number) => ask<null>('POST', `/tops/${id}/plan/on`)
+
 export const cuttingOfTop = (id: number) => ask<TopCuttingShown>('GET', `/tops/${id}/cutting`)
 
 export const stepsOfTop = (id: number) => ask<TopStepsShown>('GET', `/tops/${id}/steps`)

@@ -8,13 +8,14 @@ import 'element-plus/es/components/input-number/style/css'
 import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
-import type { JoinShown, TopLensShown, TopPileShown, TopPlanShown, TopShown } from '@/api/types'
+import type { JoinShown, PlanningShown, TopLensShown, TopPileShown, TopPlanShown, TopShown } from '@/api/types'
+import PlanningNote from '@/components/PlanningNote.vue'
 import BlockBack from '@/drawing/BlockBack.vue'
 import CrossingLens from '@/drawing/CrossingLens.vue'
 
 /** Which way the outer seams of a top's blocks are pressed, pile by pile; what may be held and what it would be otherwise. */
-const props = defineProps<{ top: TopShown; plan: TopPlanShown | null; isPlanning: boolean; lens: TopLensShown | null }>()
-const emit = defineEmits<{ look: []; lay: []; hold: [asked: api.TopHoldAsked]; change: [what: Record<string, unknown>]; problem: [string] }>()
+const props = defineProps<{ top: TopShown; plan: TopPlanShown | null; search: PlanningShown; lens: TopLensShown | null }>()
+const emit = defineEmits<{ look: []; stop: []; on: []; lay: []; hold: [asked: api.TopHoldAsked]; change: [what: Record<string, unknown>]; problem: [string] }>()
 
 /** Milliseconds between two looks at a plan that is being worked out. */
 const AGAIN = 1200
@@ -74,7 +75,6 @@ watch(
           <ElButton v-else @click="emit('hold', { what: 'pile', pile: pile.name, hold: false })">Let {{ holdsOf(pile).length === 1 ? 'the held seam' : `the ${holdsOf(pile).length} held seams` }} free</ElButton>
         </div>
       </figure>
-      <p v-if="isPlanning" class="soft" role="status">Still looking for a better way …</p>
       <div class="deeds">
         <ElButton v-if="isTurned" @click="emit('lay')">Lay them so</ElButton>
         <button v-if="isTurned" type="button" class="link-button" @click="compare('If nothing is turned', { fixed: true })">What if nothing is turned?</button>
@@ -85,8 +85,8 @@ watch(
         <button v-if="one.piles" type="button" class="link-button" @click="emit('change', { piles: one.piles })">Press so</button>
       </p>
     </template>
-    <p v-else-if="isPlanning" role="status">Working it out for all {{ top.picture.places.length }} places …</p>
-    <ElButton v-else type="primary" @click="emit('look')">Plan the top</ElButton>
+    <ElButton v-else-if="search.state === 'idle'" type="primary" @click="emit('look')">Plan the top</ElButton>
+    <PlanningNote v-if="search.state !== 'idle' && search.state !== 'proved'" :search="search" :has-plan="plan !== null" @stop="emit('stop')" @on="emit('on')" />
     <label class="stack">Blocks may be turned
       <ElSelect :model-value="fields.turns" aria-label="Blocks may be turned" @update:model-value="emit('change', { turns: $event })">
         <ElOption value="fixed" label="not at all" />

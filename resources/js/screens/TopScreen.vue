@@ -11,7 +11,7 @@ import 'element-plus/es/components/radio-group/style/css'
 import 'element-plus/es/components/select/style/css'
 import * as api from '@/api/client'
 import { ProblemError } from '@/api/client'
-import type { TopLensShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
+import type { PlanningShown, TopLensShown, TopPlaceShown, TopPlanShown, TopShown } from '@/api/types'
 import PrintButton from '@/components/along/PrintButton.vue'
 import TakeAlongButton from '@/components/along/TakeAlongButton.vue'
 import SettingsButton from '@/components/settings/SettingsButton.vue'
@@ -43,7 +43,9 @@ const wrong = shallowRef<{ field: string; words: string } | null>(null)
 const chosen = ref<string | null>(null)
 const reach = ref<Reach>('this')
 const plan = shallowRef<TopPlanShown | null>(null)
-const isPlanning = ref(false)
+const IDLE: PlanningShown = { key: '', what: 'plan', state: 'idle', done: 0, most: 0, found: 0 }
+/** How far the search for the plan is. */
+const search = shallowRef(IDLE)
 /** What the picture shows; the back only once there is a plan. */
 const shownSide = ref<'face' | 'back'>('face')
 const stacked = computed(() => plan.value?.crossings.filter((crossing) => crossing.kind !== 'nested').length ?? 0)
@@ -73,7 +75,7 @@ function take(top: TopShown) {
   shown.value = top
   plan.value = null
   lens.value = null
-  isPlanning.value = false
+  search.value = IDLE
   clearTimeout(timer)
   if (chosen.value !== null && place.value === null) chosen.value = null
 }
@@ -140,15 +142,22 @@ const lookNear = (join: number, number: number) =>
   })
 
 async function look() {
-  isPlanning.value = true
+  clearTimeout(timer)
+  if (search.value.state === 'idle') search.value = { ...IDLE, state: 'waiting' }
   await told(async () => {
     const answer = await api.planOfTop(props.top)
     plan.value = answer.plan
-    isPlanning.value = answer.state === 'working'
-    if (isPlanning.value) timer = setTimeout(look, AGAIN)
+    search.value = { ...IDLE, state: answer.state === 'done' ? (answer.plan?.proved ? 'proved' : 'ended') : answer.done > 0 ? 'working' : 'waiting', done: answer.done, most: answer.most }
+    if (answer.state === 'working') timer = setTimeout(look, AGAIN)
   })
-  if (problem.value !== null) isPlanning.value = false
+  if (problem.value !== null) search.value = IDLE
 }
+const stopLooking = () => told(async () => void (await api.stopPlanningTop(props.top)))
+const lookOn = () =>
+  told(async () => {
+    await api.planTopOn(props.top)
+    await look()
+  })
 
 /** Lays every block as the plan turns it. */
 function takeTurns() {
@@ -215,7 +224,7 @@ function press(event: KeyboardEvent) {
       </div>
 
       <div class="panel">
-        <TopPlanPanel :top="shown" :plan="plan" :is-planning="isPlanning" :lens="shownSide === 'back' ? lens : null" @look="look" @hold="hold" @change="change" @lay="takeTurns" @problem="problem = $event" />
+        <TopPlanPanel :top="shown" :plan="plan" :search="search" :lens="shownSide === 'back' ? lens : null" @look="look" @stop="stopLooking" @on="lookOn" @hold="hold" @change="change" @lay="takeTurns" @problem="problem = $event" />
 
         <TopOrder :top="shown" @changed="take" @problem="problem = $event" />
 

@@ -624,6 +624,9 @@ export interface TopWorkShown {
 export interface TopPlanned {
   state: 'done' | 'working'
   plan: TopPlanShown | null
+  /** Seconds searched, of at most so many. */
+  done: number
+  most: number
 }
 /** What the house does the same way over all blocks. */
 export interface HouseShown {
