@@ -91,6 +91,7 @@ final readonly class CutAndSewnAgain implements Recipe
         $table->cutTo(sprintf('Cut each through at half of %s, at %s, along the weave.', $raw->toText(), $raw->times(Fraction::of(1, 2))->toText()), array_merge(...$cut), $middle);
         $table->turn('Turn one half round.', array_merge(...$cut));
         $seam = $middle->movedIn($s);
+        $table->lay('Lay the two right sides together, the cut edges on each other.', array_map(static fn (array $parts): array => [$parts[0], $parts[1]->movedBy($s->times(-2), $zero)->foldedOver($seam)], $cut));
         $table->sew('Sew the two together again.', 2, $seam);
         $sewn = array_map(static fn (array $parts): Cloth => $parts[0]->cutTo($seam)->with($parts[1]->movedBy($s->times(-2), $zero)->cutTo($seam->reversed())), $cut);
         $table->openAndPress('Open and press.', $sewn);

@@ -197,6 +197,14 @@ final class RecipesTest extends TestCase
             $words = implode(' ', array_map(static fn ($stage): string => $stage->words, $way->stages));
             self::assertStringContainsString('Cut each through at half of 3, at 1 1/2, along the weave.', $words);
             self::assertStringContainsString('take the 1/2 that is too high off the', $words);
+            // Laid to be sewn again, the upper half lies face down and just covers the lower one: 1 1/2 by 3 in.
+            foreach ($way->stagesOf(StageKind::Lay)[1]->cloth as $thing) {
+                $box = static fn (bool $isBack): array => (static function (array $points): array {
+                    return [max(array_column($points, 0)) - min(array_column($points, 0)), max(array_column($points, 1)) - min(array_column($points, 1)), min(array_column($points, 0)), min(array_column($points, 1))];
+                })(array_merge(...array_map(static fn (array $patch): array => $patch['points'], array_values(array_filter($thing, static fn (array $patch): bool => $patch['isBack'] === $isBack)))));
+                self::assertEqualsWithDelta($box(false), $box(true), 1e-3);
+                self::assertEqualsWithDelta([1.5, 3.0], array_slice($box(true), 0, 2), 1e-3);
+            }
         }
     }
 
