@@ -8,8 +8,8 @@ use KeenSeam\Core\Assembly\Internal\UnitShape;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Geometry\ConvexPolygon;
-use KeenSeam\Core\Geometry\Point;
 
 /** How unit classes are akin: mirror twins, and units that show the same picture with other seams. */
 final class ClassKinship
@@ -62,7 +62,7 @@ final class ClassKinship
     /** The same for units that are one class: equal up to a turn, fabrics and seams included. */
     public static function classKey(PlacedUnit $unit): string
     {
-        return min(array_map(static fn (int $turns): string => UnitShape::whole(UnitShape::parts($unit, $turns)), [0, 1, 2, 3]));
+        return min(array_map(static fn (int $turns): string => UnitShape::whole(UnitShape::parts($unit, $turns)), Turn::QUARTERS));
     }
 
     /** The same for units whose patches are equal up to a turn, or whose mirror image's are. */
@@ -80,7 +80,7 @@ final class ClassKinship
     {
         return min(array_map(
             static fn (int $turns): string => UnitShape::whole(UnitShape::ofPatches($unit->patches(), $unit->outline, $turns, $mirrored, $fabric)),
-            [0, 1, 2, 3],
+            Turn::QUARTERS,
         ));
     }
 
@@ -93,13 +93,13 @@ final class ClassKinship
     {
         return min(array_map(
             static fn (int $turns): string => UnitShape::whole(UnitShape::ofPatches($patches, $outline, $turns, $mirrored)),
-            [0, 1, 2, 3],
+            Turn::QUARTERS,
         ));
     }
 
     private static function showTheSame(PlacedUnit $a, PlacedUnit $b): bool
     {
-        foreach ([0, 1, 2, 3] as $turns) {
+        foreach (Turn::QUARTERS as $turns) {
             $here = self::atOrigin($a, 0);
             $there = self::atOrigin($b, $turns);
             if ($here[0] === $there[0] && self::haveTheSameColours($here[1], $there[1])) {
@@ -113,12 +113,11 @@ final class ClassKinship
     /** @return array{string, list<array{string, ConvexPolygon}>} outline, and fabric and outline of each patch */
     private static function atOrigin(PlacedUnit $unit, int $turns): array
     {
-        $origin = new Point(0, 0);
-        $corner = $unit->outline->turnedAbout($origin, $turns)->corner();
+        $corner = $unit->outline->turned($turns)->corner();
 
         return [
-            $unit->outline->turnedAbout($origin, $turns)->turnedAbout($corner, 0)->key(),
-            array_map(static fn (Patch $patch): array => [$patch->fabric->key, $patch->outline->turnedAbout($origin, $turns)->turnedAbout($corner, 0)], $unit->patches()),
+            $unit->outline->turned($turns)->seenFrom($corner)->key(),
+            array_map(static fn (Patch $patch): array => [$patch->fabric->key, $patch->outline->turned($turns)->seenFrom($corner)], $unit->patches()),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Assembly;
 
+use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Block\UnitPattern;
 use KeenSeam\Core\Block\UnitPatterns;
 use KeenSeam\Core\Geometry\ConvexPolygon;
@@ -76,8 +77,8 @@ final readonly class KnownShape
     /** @param non-empty-list<ConvexPolygon> $outlines */
     private static function matched(UnitPattern $pattern, array $outlines, ConvexPolygon $outline, bool $isOther): ?self
     {
-        foreach ([0, 1, 2, 3] as $turns) {
-            $lie = static fn (ConvexPolygon $shape): ConvexPolygon => ($isOther ? $shape->mirrored() : $shape)->turnedAbout(new Point(0, 0), $turns);
+        foreach (Turn::QUARTERS as $turns) {
+            $lie = static fn (ConvexPolygon $shape): ConvexPolygon => ($isOther ? $shape->mirrored() : $shape)->turned($turns);
             [$corner, $width, $height] = self::box($lie($outline));
             if ($width !== $height * ($pattern->kind === 'flying-geese' ? 2 : 1)) {
                 continue;
@@ -142,9 +143,6 @@ final readonly class KnownShape
     /** @return array{Point, int, int} upper left corner, width and height */
     private static function box(ConvexPolygon $outline): array
     {
-        $corner = $outline->corner();
-        $far = $outline->turnedAbout(new Point(0, 0), 2)->corner();
-
-        return [$corner, -$far->x - $corner->x, -$far->y - $corner->y];
+        return [$outline->corner(), ...$outline->size()];
     }
 }

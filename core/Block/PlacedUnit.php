@@ -23,9 +23,9 @@ final readonly class PlacedUnit
     /** Width to height of the cell it lies in. */
     public function ratio(): float
     {
-        $far = $this->outline->turnedAbout($this->outline->corner(), 2)->corner();
+        [$width, $height] = $this->outline->size();
 
-        return $far->x / $far->y;
+        return $width / $height;
     }
 
     /** @return list<Patch> */

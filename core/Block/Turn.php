@@ -12,6 +12,9 @@ enum Turn: int
     case Half = 180;
     case ThreeQuarters = 270;
 
+    /** All there are, in quarters. */
+    public const QUARTERS = [0, 1, 2, 3];
+
     public static function ofQuarters(int $quarters): self
     {
         return self::from((($quarters % 4) + 4) % 4 * 90);

@@ -133,17 +133,29 @@ final readonly class ConvexPolygon
         );
     }
 
-    /** The outline moved so that $origin becomes 0, 0, then turned clockwise by quarter turns. */
-    public function turnedAbout(Point $origin, int $quarterTurns): self
+    /** @return array{int, int} width and height of the smallest upright rectangle round the outline */
+    public function size(): array
     {
-        return new self(array_map(static function (Point $point) use ($origin, $quarterTurns): Point {
-            $point = $point->minus($origin);
-            for ($i = 0; $i < $quarterTurns; ++$i) {
-                $point = $point->quarterTurned();
-            }
+        [$xs, $ys] = [array_map(static fn (Point $p): int => $p->x, $this->points), array_map(static fn (Point $p): int => $p->y, $this->points)];
 
-            return $point;
-        }, $this->points));
+        return [max($xs) - min($xs), max($ys) - min($ys)];
+    }
+
+    /** Turned clockwise about 0, 0. */
+    public function turned(int $quarterTurns): self
+    {
+        $points = $this->points;
+        for ($i = 0; $i < $quarterTurns; ++$i) {
+            $points = array_map(static fn (Point $point): Point => $point->quarterTurned(), $points);
+        }
+
+        return new self($points);
+    }
+
+    /** Moved so that the place becomes 0, 0. */
+    public function seenFrom(Point $place): self
+    {
+        return new self(array_map(static fn (Point $point): Point => $point->minus($place), $this->points));
     }
 
     /** Flipped left to right about x = 0. */

@@ -112,7 +112,7 @@ final readonly class WrongHand
             return $keys;
         };
 
-        return in_array($lies(0, false), array_map(static fn (int $turns): array => $lies($turns, true), [0, 1, 2, 3]), true);
+        return in_array($lies(0, false), array_map(static fn (int $turns): array => $lies($turns, true), Turn::QUARTERS), true);
     }
 
     /** Whether its mirror image shows the same face after a turn, however it is sewn. */

@@ -61,11 +61,11 @@ final readonly class CellDrawing
     public function alone(): Block
     {
         $open = $this->face->block;
-        $far = $this->unit->outline->turnedAbout($this->unit->outline->corner(), 2)->corner();
-        $side = fn (int $steps): Length => Length::of($this->face->lattice->toLengthNumber(abs($steps)), $open->unit);
+        [$width, $height] = $this->unit->outline->size();
+        $side = fn (int $steps): Length => Length::of($this->face->lattice->toLengthNumber($steps), $open->unit);
         $one = [Fraction::of(1)];
 
-        return $open->with(width: $side($far->x), height: $side($far->y), grid: Grid::of($one, $one, [new Cell(1, 1, 1, 1, $this->drawing->unit(new Placement()))]));
+        return $open->with(width: $side($width), height: $side($height), grid: Grid::of($one, $one, [new Cell(1, 1, 1, 1, $this->drawing->unit(new Placement()))]));
     }
 
     /**

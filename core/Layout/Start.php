@@ -74,7 +74,7 @@ enum Start: string
      */
     private static function ofStar(int $row, int $column, int $rows, int $columns): array
     {
-        foreach ([0, 1, 2, 3] as $quarters) {
+        foreach (Turn::QUARTERS as $quarters) {
             // Seen with that side turned up.
             [$down, $along, $deep, $wide] = match ($quarters) {
                 0 => [$row, $column, $rows, $columns],

@@ -67,8 +67,7 @@ final readonly class FriendlySizes
         $sides = [];
         foreach ($whole->parts as $part) {
             if ($part instanceof PlacedUnit) {
-                $far = $part->outline->turnedAbout($part->outline->corner(), 2)->corner();
-                $sides = [...$sides, -$far->x, -$far->y, ...self::sides($part)];
+                $sides = [...$sides, ...$part->outline->size(), ...self::sides($part)];
             }
         }
 

@@ -139,10 +139,9 @@ final readonly class Remedy
     public static function rawSize(PressingPlan $plan, int $join): array
     {
         $face = $plan->construction->face;
-        $outline = $plan->construction->joins[$join]->outline();
-        $far = $outline->turnedAbout($outline->corner(), 2)->corner();
+        [$width, $height] = $plan->construction->joins[$join]->outline()->size();
         $allowances = 2 * $face->block->seamAllowance->in($face->block->unit)->toFloat();
 
-        return [-$far->x / $face->lattice->steps + $allowances, -$far->y / $face->lattice->steps + $allowances];
+        return [$width / $face->lattice->steps + $allowances, $height / $face->lattice->steps + $allowances];
     }
 }

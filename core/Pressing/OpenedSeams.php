@@ -116,8 +116,7 @@ final readonly class OpenedSeams
 
     private static function share(Construction $construction, float $allowance): float
     {
-        $far = $construction->face->outline()->turnedAbout($construction->face->outline()->corner(), 2)->corner();
-        [$width, $height] = [-$far->x, -$far->y];
+        [$width, $height] = $construction->face->outline()->size();
         $step = max($width, $height) / self::SAMPLES;
         [$across, $down] = [(int) max(1, round($width / $step)), (int) max(1, round($height / $step))];
         $covered = [];

@@ -48,12 +48,7 @@ final readonly class SchoolProposal
     /** In the block's unit of length. */
     private static function smallestSide(Construction $construction): float
     {
-        $sides = array_map(static function (Patch|PlacedUnit $unit): int {
-            $corner = $unit->outline->corner();
-            $far = $unit->outline->turnedAbout($corner, 2)->corner();
-
-            return min($corner->x - $far->x, $corner->y - $far->y);
-        }, $construction->face->whole->parts);
+        $sides = array_map(static fn (Patch|PlacedUnit $unit): int => min($unit->outline->size()), $construction->face->whole->parts);
 
         return min($sides) / $construction->face->lattice->steps;
     }

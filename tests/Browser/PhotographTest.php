@@ -110,7 +110,7 @@ final class PhotographTest extends BrowserTestCase
                 $planted[] = $unit->cell->row.','.$unit->cell->column;
             }
             $corner = $unit->outline->corner();
-            $far = $unit->outline->turnedAbout($corner, 2)->corner();
+            $far = $unit->outline->seenFrom($corner)->turned(2)->corner();
             [$width, $height, $rim] = [-$far->x / $steps * $pixels, -$far->y / $steps * $pixels, 0.25 * $pixels];
             // Cloth goes on past the finished edge, below what is seen of its neighbours.
             $polygon = static fn (array $patch, float $rim): string => sprintf('<polygon points="%s" fill="%s" stroke="%2$s" stroke-width="%.1f"/>', implode(' ', array_map(static fn (array $share): string => $width * $share[0].','.$height * $share[1], $patch[1])), $face->block->fabrics[$patch[0]]->color, $rim);

@@ -11,6 +11,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\PatchesUnit;
+use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Geometry\Point;
 
 /**
@@ -102,15 +103,13 @@ final class EqualPartsFinder
     /** @return non-empty-list<string> the part with its seams, by quarter turns clockwise */
     private static function textsOf(Assembly $part): array
     {
-        $origin = new Point(0, 0);
-
-        return array_map(static fn (int $turns): string => self::text($part, $turns, $part->outline()->turnedAbout($origin, $turns)->corner()), [0, 1, 2, 3]);
+        return array_map(static fn (int $turns): string => self::text($part, $turns, $part->outline()->turned($turns)->corner()), Turn::QUARTERS);
     }
 
     private static function text(Assembly $part, int $turns, Point $corner): string
     {
         if ($part instanceof Piece) {
-            return $part->patch->fabric->key.': '.$part->outline()->turnedAbout(new Point(0, 0), $turns)->turnedAbout($corner, 0)->key();
+            return $part->patch->fabric->key.': '.$part->outline()->turned($turns)->seenFrom($corner)->key();
         }
         $inner = array_map(static fn (Assembly $child): string => self::text($child, $turns, $corner), $part->children());
         sort($inner);
@@ -133,7 +132,7 @@ final class EqualPartsFinder
 
     private static function textFrom(Assembly $part, Join $whole, int $turns): string
     {
-        return self::text($part, $turns, $whole->outline()->turnedAbout(new Point(0, 0), $turns)->corner());
+        return self::text($part, $turns, $whole->outline()->turned($turns)->corner());
     }
 
     /** @param array<int, array{join: int, swapped: bool, reversed: bool}> $ties */

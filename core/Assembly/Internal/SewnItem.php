@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Assembly\Internal;
 
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Geometry\ConvexPolygon;
 use KeenSeam\Core\Geometry\Point;
 
@@ -30,7 +31,7 @@ final readonly class SewnItem
     public static function of(Patch|PlacedUnit $part): self
     {
         if ($part instanceof Patch) {
-            return new self($part->outline, [], array_map(static fn (int $turns): string => $part->fabric->key, [0, 1, 2, 3]), true);
+            return new self($part->outline, [], array_map(static fn (int $turns): string => $part->fabric->key, Turn::QUARTERS), true);
         }
         $ends = [];
         foreach ($part->patches() as $patch) {
@@ -44,7 +45,7 @@ final readonly class SewnItem
 
         return new self($part->outline, array_values($ends), array_map(
             static fn (int $turns): string => UnitShape::whole(UnitShape::parts($part, $turns)),
-            [0, 1, 2, 3],
+            Turn::QUARTERS,
         ), false);
     }
 }

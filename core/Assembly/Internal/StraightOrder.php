@@ -7,8 +7,8 @@ namespace KeenSeam\Core\Assembly\Internal;
 use KeenSeam\Core\Assembly\KnownShape;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Block\SewingOrder;
+use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Geometry\ConvexPolygon;
-use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Geometry\Segment;
 
 /**
@@ -75,11 +75,11 @@ final class StraightOrder
             $this->pointsOn[] = array_filter(array_map(static fn (SewnItem $item): array => self::placesOn($line, $item), $items));
         }
         $numbers = [];
-        foreach ([0, 1, 2, 3] as $turns) {
+        foreach (Turn::QUARTERS as $turns) {
             $this->looks[] = array_map(static function (SewnItem $item) use ($turns, &$numbers): array {
-                $turned = $item->outline->turnedAbout(new Point(0, 0), $turns);
+                $turned = $item->outline->turned($turns);
                 $corner = $turned->corner();
-                $look = $turned->turnedAbout($corner, 0)->key().$item->shapes[$turns];
+                $look = $turned->seenFrom($corner)->key().$item->shapes[$turns];
 
                 return [$corner->x, $corner->y, $numbers[$look] ??= count($numbers)];
             }, $items);

@@ -153,7 +153,7 @@ final class UnitClasses
         $whole = UnitShape::whole($wanted);
         $given = $first->placement->turn->quarters() - $unit->placement->turn->quarters();
         $pairings = [];
-        foreach ([($given + 4) % 4, 0, 1, 2, 3] as $turns) {
+        foreach ([($given + 4) % 4, ...Turn::QUARTERS] as $turns) {
             $found = UnitShape::parts($unit, $turns);
             if (UnitShape::whole($found) !== $whole) {
                 continue;

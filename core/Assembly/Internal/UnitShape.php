@@ -25,7 +25,7 @@ final class UnitShape
     public static function parts(PlacedUnit $unit, int $quarterTurns): array
     {
         $origin = $unit->outline->corner();
-        $corner = $unit->outline->turnedAbout($origin, $quarterTurns)->corner();
+        $corner = $unit->outline->seenFrom($origin)->turned($quarterTurns)->corner();
 
         return array_map(
             static fn (Patch|PlacedUnit $part): string => self::part($part, $origin, $quarterTurns, $corner),
@@ -51,12 +51,11 @@ final class UnitShape
      */
     public static function ofPatches(array $patches, ConvexPolygon $outline, int $quarterTurns, bool $mirrored, ?\Closure $fabric = null): array
     {
-        $origin = new Point(0, 0);
-        $lie = static fn (ConvexPolygon $outline): ConvexPolygon => ($mirrored ? $outline->mirrored() : $outline)->turnedAbout($origin, $quarterTurns);
+        $lie = static fn (ConvexPolygon $outline): ConvexPolygon => ($mirrored ? $outline->mirrored() : $outline)->turned($quarterTurns);
         $corner = $lie($outline)->corner();
 
         return array_map(
-            static fn (Patch $patch): string => ($fabric === null ? $patch->fabric->key : $fabric($patch->fabric)).': '.$lie($patch->outline)->turnedAbout($corner, 0)->key(),
+            static fn (Patch $patch): string => ($fabric === null ? $patch->fabric->key : $fabric($patch->fabric)).': '.$lie($patch->outline)->seenFrom($corner)->key(),
             $patches,
         );
     }
@@ -71,7 +70,7 @@ final class UnitShape
 
     private static function part(Patch|PlacedUnit $part, Point $origin, int $quarterTurns, Point $corner): string
     {
-        $outline = $part->outline->turnedAbout($origin, $quarterTurns)->turnedAbout($corner, 0)->key();
+        $outline = $part->outline->seenFrom($origin)->turned($quarterTurns)->seenFrom($corner)->key();
         if ($part instanceof Patch) {
             return $part->fabric->key.': '.$outline;
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Making\Recipes;
 
+use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Making\Bench;
 use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Recipe;
@@ -31,7 +32,7 @@ final readonly class CrossedQuarterSquares implements Recipe
         [$top, $right, $bottom, $left] = $unit->keys();
         $recipes = [];
         foreach ([[[$top, $right], [$bottom, $left]], [[$right, $bottom], [$left, $top]]] as [$under, $over]) {
-            foreach ([0, 1, 2, 3] as $turns) {
+            foreach (Turn::QUARTERS as $turns) {
                 $recipes[] = new self($under, $over, $turns);
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Making\Recipes;
 
 use KeenSeam\Core\Block\PatchesUnit;
+use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Making\Bench;
 use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Recipe;
@@ -36,7 +37,7 @@ final readonly class CutAndSewnAgain implements Recipe
             return [];
         }
         $recipes = [];
-        foreach ([0, 1, 2, 3] as $turns) {
+        foreach (Turn::QUARTERS as $turns) {
             foreach ([false, true] as $isTrimmedBelow) {
                 $recipes[] = new self($keys[0], $keys[1], $turns, $isTrimmedBelow);
             }

@@ -29,7 +29,7 @@ final readonly class Outcome
     public static function of(Table $table): self
     {
         $wanted = self::wanted($table->unit, $table);
-        $turned = static fn (bool $isMirrored): array => array_map(static fn (int $turns): string => self::shape($wanted, $turns, $isMirrored), [0, 1, 2, 3]);
+        $turned = static fn (bool $isMirrored): array => array_map(static fn (int $turns): string => self::shape($wanted, $turns, $isMirrored), Turn::QUARTERS);
         [$own, $mirrored] = [$turned(false), $turned(true)];
         $faces = array_map(static fn (Turn $turn): string => $table->unit->picture->moved(new Placement($turn))->key, Turn::cases());
         $counts = [0, 0, 0];
@@ -93,11 +93,10 @@ final readonly class Outcome
     /** @param list<array{string, ConvexPolygon}> $patches */
     private static function shape(array $patches, int $turns, bool $isMirrored): string
     {
-        $origin = new Point(0, 0);
-        $moved = array_map(static fn (array $patch): array => [$patch[0], ($isMirrored ? $patch[1]->mirrored() : $patch[1])->turnedAbout($origin, $turns)], $patches);
+        $moved = array_map(static fn (array $patch): array => [$patch[0], ($isMirrored ? $patch[1]->mirrored() : $patch[1])->turned($turns)], $patches);
         $corners = array_map(static fn (array $patch): Point => $patch[1]->corner(), $moved);
         $corner = new Point(min(array_map(static fn (Point $p): int => $p->x, $corners) ?: [0]), min(array_map(static fn (Point $p): int => $p->y, $corners) ?: [0]));
-        $texts = array_map(static fn (array $patch): string => $patch[0].': '.$patch[1]->turnedAbout($corner, 0)->key(), $moved);
+        $texts = array_map(static fn (array $patch): string => $patch[0].': '.$patch[1]->seenFrom($corner)->key(), $moved);
         sort($texts);
 
         return implode(' | ', $texts);

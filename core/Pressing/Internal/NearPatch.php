@@ -45,6 +45,6 @@ final readonly class NearPatch implements NearCloth
 
     public function describe(Point $junction): string
     {
-        return $this->patch->outline->turnedAbout($junction, 0)->key();
+        return $this->patch->outline->seenFrom($junction)->key();
     }
 }

@@ -90,8 +90,8 @@ final class EqualPartsTest extends TestCase
     /** Whether the first half's left square comes to lie on the second half's left square when turned half round. */
     private static function sameSideAfterTurn(Join $first, Join $second): bool
     {
-        $turned = $first->left->outline()->turnedAbout($first->outline()->corner(), 2);
-        $whole = $first->outline()->turnedAbout($first->outline()->corner(), 2);
+        $turned = $first->left->outline()->seenFrom($first->outline()->corner())->turned(2);
+        $whole = $first->outline()->seenFrom($first->outline()->corner())->turned(2);
         $there = $second->left->outline();
 
         return $turned->corner()->minus($whole->corner())->equals($there->corner()->minus($second->outline()->corner()));

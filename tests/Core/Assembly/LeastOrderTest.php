@@ -100,7 +100,7 @@ final class LeastOrderTest extends TestCase
     {
         $along = $join->seam->direction();
         $looks = static function (Assembly $part, int $turns) use ($face): array {
-            $turned = array_map(static fn (int $id): array => [$face->patches[$id]->outline->turnedAbout(new Point(0, 0), $turns), $face->patches[$id]->fabric->key], $part->patchIds());
+            $turned = array_map(static fn (int $id): array => [$face->patches[$id]->outline->turned($turns), $face->patches[$id]->fabric->key], $part->patchIds());
             [$left, $top] = [min(array_map(static fn (array $one): int => min(array_column($one[0]->points, 'x')), $turned)), min(array_map(static fn (array $one): int => min(array_column($one[0]->points, 'y')), $turned))];
             $texts = array_map(static function (array $one) use ($left, $top): string {
                 $corners = array_map(static fn (Point $corner): string => ($corner->x - $left).','.($corner->y - $top), $one[0]->points);

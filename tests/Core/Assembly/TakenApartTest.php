@@ -178,7 +178,7 @@ final class TakenApartTest extends TestCase
                         $points = array_map(static fn ($corner): Point => new Point((int) round($corner[0]->toFloat() * $wide * 2 * $scale), (int) round($corner[1]->toFloat() * $high * 2 * $scale)), $corners);
                         $outline = ConvexPolygon::of($points);
 
-                        return ($mirrored ? $outline->mirrored() : $outline)->turnedAbout(new Point(7, -3), $turns);
+                        return ($mirrored ? $outline->mirrored() : $outline)->seenFrom(new Point(7, -3))->turned($turns);
                     }, $pattern->outlines);
                     foreach ([$outlines, array_reverse($outlines)] as $given) {
                         $shape = KnownShape::of($given);
@@ -190,7 +190,7 @@ final class TakenApartTest extends TestCase
                     }
                     // One patch less, or one that lies elsewhere, is none of them.
                     self::assertNull(KnownShape::of(array_slice($outlines, 1)) === null || count($outlines) > 3 ? null : 'still known');
-                    self::assertNull(KnownShape::of([...array_slice($outlines, 1), $outlines[0]->turnedAbout(new Point(500, 0), 0)]));
+                    self::assertNull(KnownShape::of([...array_slice($outlines, 1), $outlines[0]->seenFrom(new Point(500, 0))]));
                 }
             }
         }

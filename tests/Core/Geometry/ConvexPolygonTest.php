@@ -82,8 +82,8 @@ final class ConvexPolygonTest extends TestCase
     {
         $triangle = self::outline('1,0 5,0 1,7');
 
-        self::assertSame($triangle->key(), $triangle->turnedAbout(new Point(0, 0), 4)->key());
-        self::assertNotSame($triangle->key(), $triangle->turnedAbout(new Point(0, 0), 1)->key());
+        self::assertSame($triangle->key(), $triangle->turned(4)->key());
+        self::assertNotSame($triangle->key(), $triangle->turned(1)->key());
     }
 
     private static function outline(string $corners): ConvexPolygon
@@ -93,5 +93,18 @@ final class ConvexPolygonTest extends TestCase
 
             return new Point((int) $x, (int) $y);
         }, explode(' ', $corners)));
+    }
+
+    public function test_an_outline_is_turned_moved_and_measured(): void
+    {
+        $slanted = ConvexPolygon::of([new Point(2, 3), new Point(7, 5), new Point(4, 12)]);
+
+        self::assertSame([5, 9], $slanted->size());
+        self::assertSame([9, 5], $slanted->turned(1)->size());
+        self::assertSame([[2, 3], [7, 5], [4, 12]], array_map(static fn (Point $point): array => [$point->x, $point->y], $slanted->turned(0)->points));
+        // Clockwise, with y down: what lies to the right lies below.
+        self::assertSame([[-3, 2], [-5, 7], [-12, 4]], array_map(static fn (Point $point): array => [$point->x, $point->y], $slanted->turned(1)->points));
+        self::assertSame([[-2, -3], [-7, -5], [-4, -12]], array_map(static fn (Point $point): array => [$point->x, $point->y], $slanted->turned(2)->points));
+        self::assertSame([[0, 0], [5, 2], [2, 9]], array_map(static fn (Point $point): array => [$point->x, $point->y], $slanted->seenFrom(new Point(2, 3))->points));
     }
 }

@@ -28,7 +28,7 @@ final class PlaneTest extends TestCase
         foreach (array_keys($points) as $start) {
             $from = [...array_slice($points, $start), ...array_slice($points, 0, $start)];
             for ($turns = 0; $turns < 4; ++$turns) {
-                $outline = ConvexPolygon::of($from)->turnedAbout(new Point(3, -2), $turns);
+                $outline = ConvexPolygon::of($from)->seenFrom(new Point(3, -2))->turned($turns);
                 self::assertSame([$shape, $shape, $shape !== PolygonShape::Other], [PolygonShape::of($outline), PolygonShape::of($outline->mirrored()), PolygonShape::of($outline)->isPlain()]);
             }
         }
@@ -159,8 +159,8 @@ final class PlaneTest extends TestCase
                 }
             }
             // Away from each other they do not overlap, and mirrored or turned they are as large as before.
-            self::assertFalse($a->overlaps($b->turnedAbout(new Point(-40, 0), 0)));
-            self::assertSame([$a->areaDoubled(), $a->areaDoubled()], [$a->mirrored()->areaDoubled(), $a->turnedAbout(new Point(5, 1), 3)->areaDoubled()]);
+            self::assertFalse($a->overlaps($b->seenFrom(new Point(-40, 0))));
+            self::assertSame([$a->areaDoubled(), $a->areaDoubled()], [$a->mirrored()->areaDoubled(), $a->seenFrom(new Point(5, 1))->turned(3)->areaDoubled()]);
             self::assertEquals([min(array_map(static fn (Point $p): int => $p->x, $a->points)), min(array_map(static fn (Point $p): int => $p->y, $a->points))], [$a->corner()->x, $a->corner()->y]);
             $longest = max(array_map(static fn (array $edge): float => hypot($edge[1]->x - $edge[0]->x, $edge[1]->y - $edge[0]->y), $a->edges()));
             self::assertEqualsWithDelta($a->areaDoubled() / $longest, $a->narrowest(), 1e-9, 'a triangle is narrowest over its longest side');

@@ -10,7 +10,6 @@ use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Side;
-use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Layout\Impostors;
 use KeenSeam\Core\Layout\Symmetry;
 use PHPUnit\Framework\TestCase;
@@ -89,7 +88,7 @@ final class ImpostorsTest extends TestCase
     {
         $unit = Face::of(BlockFile::read($file))->whole->parts[$cell];
         $corner = $unit->outline->corner();
-        $far = $unit->outline->turnedAbout(new Point(0, 0), 2)->corner();
+        $far = $unit->outline->turned(2)->corner();
         [$width, $height] = [-$far->x - $corner->x, -$far->y - $corner->y];
         $at = static function (float $x, float $y) use ($unit, $corner, $width, $height): ?string {
             // A finer lattice than the block's, so that sample points are whole numbers.

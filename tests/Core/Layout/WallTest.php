@@ -280,7 +280,7 @@ final class WallTest extends TestCase
 
     private static function isSameAfter(Block $block, Placement $move): bool
     {
-        $patches = static fn (Block $one): array => array_map(static fn ($patch): string => $patch->fabric->key.' '.self::sorted($patch->outline->turnedAbout($patch->outline->points[0], 0)->key(), $patch), Face::of($one)->patches);
+        $patches = static fn (Block $one): array => array_map(static fn ($patch): string => $patch->fabric->key.' '.self::sorted($patch->outline->seenFrom($patch->outline->points[0])->key(), $patch), Face::of($one)->patches);
         $whole = new Block($block->name, $block->unit, $block->finishedWidth, $block->finishedHeight, $block->seamAllowance, $block->fabrics, \KeenSeam\Core\Block\Grid::of(
             [Fraction::of(1)],
             [Fraction::of(1)],
