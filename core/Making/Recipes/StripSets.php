@@ -20,14 +20,22 @@ final readonly class StripSets implements Recipe
 {
     public const KEY = 'strip-sets';
 
-    /** @param non-empty-list<StripSet> $sets */
-    private function __construct(private array $sets) {}
+    /**
+     * @param non-empty-list<StripSet> $sets
+     * @param int                      $bands cut rows that one unit is sewn of
+     */
+    private function __construct(
+        private array $sets,
+        private int $bands,
+    ) {}
 
     public static function for(UnitToMake $unit, Bench $bench): array
     {
         $sets = self::sets($unit, $bench);
 
-        return $sets === [] ? [] : [new self($sets)];
+        $cuts = array_sum(array_map(static fn (StripSet $set): int => array_sum(array_column($set->cuts, 'count')), $sets));
+
+        return $sets === [] ? [] : [new self($sets, intdiv($cuts, max(1, $unit->need + $unit->mirrored)))];
     }
 
     /** @return list<StripSet> none where the grid holds more than plain patches */
@@ -98,7 +106,7 @@ final readonly class StripSets implements Recipe
         $table->show(StageKind::Sew, 'Sew them together lengthwise, every other seam from the other end.', $picture, seams: $seams);
         $table->show(StageKind::Press, 'Press toward the darker strips.', $picture, isOpened: true);
         $table->show(StageKind::Cut, implode(' ', array_map(static fn (StripSet $set): string => $set->cutWords(), $this->sets)), $picture);
-        $table->show(StageKind::Sew, 'Sew the cut rows together, seams nested.', [], seams: $units);
+        $table->show(StageKind::Sew, 'Sew the cut rows together, seams nested.', [], seams: $units * ($this->bands - 1));
         $table->squareUp('all sides straight', []);
     }
 }

@@ -101,7 +101,7 @@ final class AtTheTableTest extends TestCase
     public function test_fabric_is_bought_by_the_next_eighth_of_a_yard_or_ten_centimetres(): void
     {
         self::assertSame(['1/8 yd', '1/4 yd', '1 yd', '1 1/8 yd'], array_map(static fn (string $inches): string => FabricToBuy::words(\KeenSeam\Core\Measure\Length::parse($inches)->inches, LengthUnit::Inch), ['4 1/2', '4 5/8', '36', '36 1/8']));
-        self::assertSame(['10 cm', '20 cm'], [FabricToBuy::words(Fraction::of(100), LengthUnit::Millimetre), FabricToBuy::words(Fraction::of(101), LengthUnit::Millimetre)]);
+        self::assertSame(['10 cm', '20 cm', '90 cm', '1 m', '1.1 m'], array_map(static fn (int $length): string => FabricToBuy::words(Fraction::of($length), LengthUnit::Millimetre), [100, 101, 900, 901, 1001]));
     }
 
     public function test_a_line_nobody_can_read_is_named(): void
@@ -115,6 +115,23 @@ final class AtTheTableTest extends TestCase
                 self::assertStringContainsString($words, $problem->getMessage());
             }
         }
+    }
+
+    public function test_a_list_of_five_hundred_lines_is_read_and_one_more_is_not(): void
+    {
+        $plan = self::plan(Blocks::file('hAB'));
+        self::assertCount(499, PatternCheck::of($plan, str_repeat("A,2 7/8,1\n\n", 500))->unknown, 'all the same');
+        $this->expectExceptionMessage('500');
+        PatternCheck::of($plan, str_repeat("A,2 7/8,1\n", 501));
+    }
+
+    public function test_stacks_are_lettered_on_past_z(): void
+    {
+        // Two rows of 27 patches, no two of a size.
+        $file = Blocks::file(...array_fill(0, 2, implode(' ', array_fill(0, 27, 'pA'))));
+        $file['columns'] = array_map(strval(...), range(2, 28));
+        $letters = array_map(static fn ($cut): string => $cut->letter, self::plan(['rows' => ['40', '50'], 'finished' => ['width' => '50 5/8', 'height' => '11 1/4']] + $file)->cuts);
+        self::assertSame(['a', 'z', 'aa', 'ab', 'az', 'ba', 'bb'], [$letters[0], $letters[25], $letters[26], $letters[27], $letters[51], $letters[52], $letters[53]]);
     }
 
     public function test_the_ruler_lies_where_seam_centre_or_tip_must(): void

@@ -200,6 +200,46 @@ final class CuttingPlanTest extends TestCase
         }
     }
 
+    public function test_each_piece_of_a_unit_is_known_by_the_stack_it_lies_in(): void
+    {
+        for ($seed = 0; $seed < 8; ++$seed) {
+            $plan = self::plan(Blocks::generated($seed, 3, 3));
+            foreach ($plan->units as $made) {
+                foreach ($made->way->pieces as $piece) {
+                    $cut = $plan->cutOf($piece, $made->unit->label) ?? self::fail($made->unit->label);
+                    self::assertSame([$piece->fabric, $piece->then], [$cut->fabric, $cut->then]);
+                    self::assertContains($made->unit->label, $cut->for);
+                    self::assertGreaterThanOrEqual($piece->exact(8)[0]->toFloat(), $cut->width->toFloat());
+                }
+            }
+        }
+        $plan = self::plan(Blocks::file('hAB hAB hAC pB'));
+        $piece = $plan->units[0]->way->pieces[0];
+        self::assertNotNull($plan->cutOf($piece, $plan->units[0]->unit->label));
+        self::assertNull($plan->cutOf($piece, 'U9'), 'no unit of that name');
+        $dark = array_values(array_filter($plan->units[0]->way->pieces, static fn ($one): bool => $one->fabric === 'B'))[0];
+        self::assertNull($plan->cutOf($dark, $plan->units[1]->unit->label), 'a unit without that fabric');
+    }
+
+    public function test_a_patch_that_is_too_narrow_is_refused_wherever_it_lies(): void
+    {
+        foreach ([['15', '1'], ['1', '15']] as $widths) {
+            foreach (['columns', 'rows'] as $way) {
+                $file = $way === 'columns' ? Blocks::file('pA pB') : Blocks::file('pA', 'pB');
+                $this->expectsRefusal([$way => $widths, 'finished' => ['width' => '3', 'height' => '3']] + $file, 'nothing under 1/4 in can be cut and sewn');
+            }
+        }
+    }
+
+    public function test_waste_that_is_sewn_first_is_counted_to_the_mark_below(): void
+    {
+        $corner = static fn (string ...$sizes): array => ['finished' => ['width' => '6', 'height' => '6'], 'cells' => [['row' => 1, 'column' => 1, 'unit' => 'flipped-corners', 'fabrics' => ['A'], 'corners' => array_map(static fn (string $size): array => ['fabric' => 'B', 'size' => $size], $sizes)]]] + Blocks::file('pA');
+        $one = self::plan($corner(tl: '2'))->offcuts();
+        $two = self::plan($corner(tl: '2', br: '1 1/2'))->offcuts();
+        self::assertSame([1, 2], [$one['count'] ?? 0, $two['count'] ?? 0]);
+        self::assertTrue(isset($one, $two) && $two['size']->compareTo($one['size']) < 0, 'all are squared up to the size of the smallest');
+    }
+
     public function test_metric_blocks_are_cut_to_the_millimetre(): void
     {
         $file = ['units' => 'mm', 'seam_allowance' => '6', 'finished' => ['width' => '80', 'height' => '80']] + Blocks::file('hAB');
@@ -225,6 +265,17 @@ final class CuttingPlanTest extends TestCase
             } catch (CutNotPossible $problem) {
                 self::assertStringContainsString($words, $problem->getMessage());
             }
+        }
+    }
+
+    /** @param array<string, mixed> $file */
+    private function expectsRefusal(array $file, string $words): void
+    {
+        try {
+            self::plan($file);
+            self::fail($words);
+        } catch (CutNotPossible $problem) {
+            self::assertStringContainsString($words, $problem->getMessage());
         }
     }
 

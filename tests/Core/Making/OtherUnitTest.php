@@ -66,6 +66,9 @@ final class OtherUnitTest extends TestCase
             '9 in in three is 225 mm' => [3, '9', 'mm', '225'],
             'small units go by the single millimetre' => [4, '2', 'mm', '52'],
             'small units go by the eighth' => [4, '74', 'in', '3'],
+            'from 20 mm on by five' => [4, '3 1/4', 'mm', '80'],
+            'from 2 in on by the half' => [4, '264', 'in', '10'],
+            'three of 22 mm are three of 7/8 in' => [3, '66', 'in', '2 5/8'],
         ];
     }
 
