@@ -19,8 +19,10 @@ enum FaceSide: string
         [$x, $y] = [-$along->y * $join->leftSide, $along->x * $join->leftSide];
 
         return match (true) {
-            $x !== 0 => $x < 0 ? self::Left : self::Right,
-            default => $y < 0 ? self::Up : self::Down,
+            $x < 0 => self::Left,
+            $x > 0 => self::Right,
+            $y < 0 => self::Up,
+            default => self::Down,
         };
     }
 

@@ -125,19 +125,14 @@ final readonly class KnownShape
     /** @param non-empty-list<ConvexPolygon> $outlines */
     private static function fourPatch(array $outlines, ConvexPolygon $outline): ?self
     {
-        [$corner, $side, $height] = self::box($outline);
-        $order = [];
-        foreach ($outlines as $i => $one) {
-            $at = $one->corner()->minus($corner);
-            if (! $one->isUprightRectangle() || $side !== $height || $side * $side !== 2 * $one->areaDoubled() || 2 * $at->x % $side !== 0 || 2 * $at->y % $side !== 0) {
-                return null;
-            }
-            $order[2 * intdiv(2 * $at->y, $side) + intdiv(2 * $at->x, $side)] = $i;
+        [$side, $height] = $outline->size();
+        $squares = array_filter($outlines, static fn (ConvexPolygon $one): bool => $one->isUprightRectangle() && $one->size() === [intdiv($side, 2), intdiv($height, 2)]);
+        if (count($squares) !== 4 || $side !== $height) {
+            return null;
         }
-        ksort($order);
-        $order = array_values($order);
+        uasort($squares, static fn (ConvexPolygon $a, ConvexPolygon $b): int => [$a->corner()->y, $a->corner()->x] <=> [$b->corner()->y, $b->corner()->x]);
 
-        return count($outlines) !== 4 || count($order) !== 4 ? null : new self(self::FOUR_PATCH, $order, $outline, $side, $side, false);
+        return new self(self::FOUR_PATCH, array_keys($squares), $outline, $side, $side, false);
     }
 
     /** @return array{Point, int, int} upper left corner, width and height */

@@ -20,16 +20,10 @@ final class StraightGrain
     public static function of(Patch $patch, ConvexPolygon $within): Point
     {
         $outer = self::outerEdges($patch->outline, $within);
-        if ($outer !== []) {
-            return self::longest($outer);
-        }
-        if (PolygonShape::of($patch->outline) !== PolygonShape::RightIsosceles) {
-            return self::longest($patch->outline->edges());
-        }
-        $legs = $patch->outline->edges();
-        usort($legs, static fn (array $a, array $b): int => $a[1]->minus($a[0])->dot($a[1]->minus($a[0])) <=> $b[1]->minus($b[0])->dot($b[1]->minus($b[0])));
+        $along = self::longestFirst($outer === [] ? $patch->outline->edges() : $outer);
 
-        return $legs[0][1]->minus($legs[0][0]);
+        // Either of the legs of half a square.
+        return $outer === [] && PolygonShape::of($patch->outline) === PolygonShape::RightIsosceles ? end($along) : reset($along);
     }
 
     /** @return list<array{Point, Point}> edges that lie on the unit's outline */
@@ -46,14 +40,16 @@ final class StraightGrain
         }));
     }
 
-    /** @param list<array{Point, Point}> $edges */
-    private static function longest(array $edges): Point
+    /**
+     * @param non-empty-list<array{Point, Point}> $edges
+     *
+     * @return non-empty-list<Point> from end to end
+     */
+    private static function longestFirst(array $edges): array
     {
-        $longest = new Point(0, 0);
-        foreach ($edges as [$a, $b]) {
-            $longest = $b->minus($a)->dot($b->minus($a)) > $longest->dot($longest) ? $b->minus($a) : $longest;
-        }
+        $along = array_map(static fn (array $edge): Point => $edge[1]->minus($edge[0]), $edges);
+        usort($along, static fn (Point $a, Point $b): int => $b->dot($b) <=> $a->dot($a));
 
-        return $longest;
+        return $along;
     }
 }

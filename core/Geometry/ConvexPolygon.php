@@ -42,25 +42,20 @@ final readonly class ConvexPolygon
     /** Across the narrowest way, in lattice steps. */
     public function narrowest(): float
     {
-        $widths = [];
-        foreach ($this->edges() as [$a, $b]) {
-            $side = $b->minus($a);
-            $far = max([0, ...array_map(static fn (Point $corner): int => abs($side->cross($corner->minus($a))), $this->points)]);
-            $widths[] = $far / sqrt($side->dot($side));
-        }
+        return min(array_map(function (array $edge): float {
+            $side = $edge[1]->minus($edge[0]);
 
-        return min([INF, ...$widths]);
+            return max(array_map(static fn (Point $corner): int => $side->cross($corner->minus($edge[0])), $this->points)) / sqrt($side->dot($side));
+        }, $this->edges()));
     }
 
-    /** @return list<array{Point, Point}> every edge from corner to corner, clockwise */
+    /** @return non-empty-list<array{Point, Point}> every edge from corner to corner, clockwise */
     public function edges(): array
     {
-        $edges = [];
-        foreach ($this->points as $i => $point) {
-            $edges[] = [$point, $this->points[($i + 1) % count($this->points)]];
-        }
+        $next = $this->points;
+        $next[] = array_shift($next);
 
-        return $edges;
+        return array_map(static fn (Point $from, Point $to): array => [$from, $to], $this->points, $next);
     }
 
     /** Whether the point lies inside or on the outline. */
@@ -127,10 +122,7 @@ final readonly class ConvexPolygon
     /** Upper left corner of the smallest upright rectangle round the outline. */
     public function corner(): Point
     {
-        return new Point(
-            min(array_map(static fn (Point $p): int => $p->x, $this->points)),
-            min(array_map(static fn (Point $p): int => $p->y, $this->points)),
-        );
+        return Point::upperLeftOf($this->points);
     }
 
     /** @return array{int, int} width and height of the smallest upright rectangle round the outline */

@@ -12,6 +12,16 @@ final readonly class Point
         public int $y,
     ) {}
 
+    /**
+     * Upper left corner of the smallest upright rectangle round them.
+     *
+     * @param non-empty-array<self> $points
+     */
+    public static function upperLeftOf(array $points): self
+    {
+        return new self(min(array_map(static fn (self $point): int => $point->x, $points)), min(array_map(static fn (self $point): int => $point->y, $points)));
+    }
+
     public function equals(self $other): bool
     {
         return $this->x === $other->x && $this->y === $other->y;

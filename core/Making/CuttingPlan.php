@@ -223,7 +223,7 @@ final readonly class CuttingPlan
         $least = Length::ofInches(...self::LEAST)->in($unit);
         foreach ($face->patches as $patch) {
             $sides = array_map(static fn (array $edge): float => hypot($edge[1]->x - $edge[0]->x, $edge[1]->y - $edge[0]->y) / $face->lattice->steps, $patch->outline->edges());
-            $shortest = Fraction::of((int) round(min([INF, ...$sides]) * 1000), 1000);
+            $shortest = Fraction::of((int) round(min($sides) * 1000), 1000);
             if ($shortest->compareTo($least) < 0) {
                 throw PieceNotPossible::tooSmall('side of a patch', $shortest, $least, $unit);
             }

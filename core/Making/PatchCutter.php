@@ -63,12 +63,12 @@ final class PatchCutter
         $shape = PolygonShape::of($patch->outline);
         if ($shape === PolygonShape::Square || $shape === PolygonShape::Rectangle) {
             // The longer side lies along the strip it is cut from.
-            [$width, $height] = [$this->side(max([0, ...$sides]))->plus($this->sizes->straight), $this->side(min($sides ?: [0]))->plus($this->sizes->straight)];
+            [$width, $height] = [$this->side(max($sides))->plus($this->sizes->straight), $this->side(min($sides))->plus($this->sizes->straight)];
 
             return new Piece($key, $shape === PolygonShape::Square ? CutShape::Square : CutShape::Rectangle, $width, $height, 1, Then::None, $this->sizes->raisedWith($width, 1));
         }
         if ($shape === PolygonShape::RightIsosceles) {
-            [$leg, $long] = [min($sides ?: [0]), max([0, ...$sides])];
+            [$leg, $long] = [min($sides), max($sides)];
             $grain = StraightGrain::of($patch, $this->within[$patch->id]);
             $isHalf = array_filter($patch->outline->edges(), static fn (array $edge): bool => $edge[1]->minus($edge[0])->dot($edge[1]->minus($edge[0])) === $leg && $edge[1]->minus($edge[0])->cross($grain) === 0) !== [];
             $side = $isHalf ? $this->side($leg)->plus($this->sizes->half) : $this->side($long)->plus($this->sizes->quarter);

@@ -22,9 +22,7 @@ final class Laying
      */
     public static function of(Face $face, Placement $placement, int $scale): \Closure
     {
-        $corners = $face->outline()->points;
-        $width = max([0, ...array_map(static fn (Point $point): int => $point->x, $corners)]) * $scale;
-        $height = max([0, ...array_map(static fn (Point $point): int => $point->y, $corners)]) * $scale;
+        [$width, $height] = array_map(static fn (int $side): int => $side * $scale, $face->outline()->size());
 
         return static function (Point $point) use ($placement, $scale, $width, $height): Point {
             [$x, $y] = [$point->x * $scale, $point->y * $scale];

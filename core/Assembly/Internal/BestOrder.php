@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Assembly\Internal;
 
 use KeenSeam\Core\Assembly\Construction;
-use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\OrderReport;
@@ -46,16 +45,11 @@ final class BestOrder
         return new Construction($face, Order::Best, $best->root, $best->joins, $best->classes, $best->strands);
     }
 
-    /** @return array{int, int, int|null, float} match points, bias joins, kinds of join, length of all joins in lattice steps */
+    /** @return array{int, int, int|null} match points, bias joins, kinds of join */
     private static function figures(Construction $construction): array
     {
         $report = OrderReport::of($construction);
 
-        return [
-            $report->matchPoints,
-            $report->biasJoins,
-            $report->joinsToLearn,
-            round(array_sum(array_map(static fn (Join $join): float => $join->seam->length(), $construction->joins)), 6),
-        ];
+        return [$report->matchPoints, $report->biasJoins, $report->joinsToLearn];
     }
 }

@@ -60,7 +60,7 @@ final class EqualPartsFinder
         }
         $groups = array_values(array_filter($groups, static fn (array $members): bool => count($members) > 1));
         // Whole parts are paired before the parts they are made of, so that a pair agrees throughout.
-        usort($groups, static fn (array $a, array $b): int => [count($b[0]->patchIds()), $a[0]->id] <=> [count($a[0]->patchIds()), $b[0]->id]);
+        usort($groups, static fn (array $a, array $b): int => self::rank($a) <=> self::rank($b));
         $ties = [];
         foreach ($groups as $i => $members) {
             $this->parts[] = new EqualPart($class->index, $class->label().chr(ord('a') + $i % 26).($i < 26 ? '' : intdiv($i, 26)), $members);
@@ -73,6 +73,18 @@ final class EqualPartsFinder
         foreach (array_keys($ties) as $number) {
             $this->alike[$class->index][$number] = self::root($number, $ties);
         }
+    }
+
+    /**
+     * @param non-empty-list<Join> $members
+     *
+     * @return array{int, int}
+     */
+    private static function rank(array $members): array
+    {
+        $first = reset($members);
+
+        return [-count($first->patchIds()), $first->id];
     }
 
     /**

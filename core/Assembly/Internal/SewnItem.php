@@ -18,7 +18,7 @@ use KeenSeam\Core\Geometry\Point;
 final readonly class SewnItem
 {
     /**
-     * @param list<Point>        $ends   places on the outline, off its corners, where inner seams end
+     * @param list<Point>        $ends   places on the outline where inner seams end
      * @param array<int, string> $shapes what it looks like after 0 to 3 quarter turns, without its place
      */
     private function __construct(
@@ -36,8 +36,7 @@ final readonly class SewnItem
         $ends = [];
         foreach ($part->patches() as $patch) {
             foreach ($patch->outline->points as $corner) {
-                $isOwnCorner = array_filter($part->outline->points, $corner->equals(...)) !== [];
-                if (! $isOwnCorner && ! $part->outline->containsInside($corner)) {
+                if (! $part->outline->containsInside($corner)) {
                     $ends[$corner->key()] = $corner;
                 }
             }

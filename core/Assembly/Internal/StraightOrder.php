@@ -15,7 +15,8 @@ use KeenSeam\Core\Geometry\Segment;
  * The best way to take items apart by straight cuts, found by a dynamic program over the regions that cuts can leave.
  *
  * Best means, in this order: fewest match points to align, fewest joins on the bias, fewest kinds of join to learn
- * (two equal halves count once), shortest joins, most known units kept whole. Ties go to the cut found first.
+ * (two equal halves count once), most known units kept whole. Ties go to the cut found first. How long the joins are
+ * together is the same in every order: each inner edge is sewn once.
  *
  * @internal
  */
@@ -23,8 +24,6 @@ final class StraightOrder
 {
     /** Cuts weighed, times the items they part; beyond it, each region takes its first good cut instead of the best of all. */
     private const PATIENCE = 12_000_000;
-
-    private const DECIMALS = 6;
 
     /** @var list<Segment> one for every line along which some item has an edge */
     private array $lines = [];
@@ -38,7 +37,7 @@ final class StraightOrder
     /** @var list<list<array{int, int, int}>> by turn and item: the item's corner, and a number for what it looks like */
     private array $looks = [];
 
-    /** @var array<string, array{array{int, int, int, float, int}, SewingOrder|int}> cost and order by region */
+    /** @var array<string, array{array{int, int, int, int}, SewingOrder|int}> cost and order by region */
     private array $known = [];
 
     /** @var array<string, SetInSeamNeeded> regions that no straight cut takes apart */
@@ -134,12 +133,12 @@ final class StraightOrder
     /**
      * @param array<int, int> $region items, each under its own number
      *
-     * @return array{array{int, int, int, float, int}, SewingOrder|int}
+     * @return array{array{int, int, int, int}, SewingOrder|int}
      */
     private function bestOf(array $region): array
     {
         if (count($region) === 1) {
-            return [[0, 0, 0, 0.0, 0], (int) array_key_first($region)];
+            return [[0, 0, 0, 0], (int) array_key_first($region)];
         }
         $key = self::key($region);
         if (isset($this->known[$key])) {
@@ -169,7 +168,7 @@ final class StraightOrder
         }
 
         if ($best !== null && $this->isKnownUnit($region)) {
-            --$best[0][4];
+            --$best[0][3];
         }
 
         return $this->known[$key] = $best ?? throw $this->stuck[$key] = $stuck ?? SetInSeamNeeded::amongItems(array_keys($region));
@@ -193,30 +192,22 @@ final class StraightOrder
 
     /**
      * @param array{array<int, int>, array<int, int>} $parts
-     * @param array{int, int, int, float, int}        $a     cost of the one part
-     * @param array{int, int, int, float, int}        $b     cost of the other
+     * @param array{int, int, int, int}               $a     cost of the one part
+     * @param array{int, int, int, int}               $b     cost of the other
      *
-     * @return array{int, int, int, float, int} match points, bias joins, kinds of join, length of joins, known units less than none
+     * @return array{int, int, int, int} match points, bias joins, kinds of join, known units less than none
      */
     private function cost(int $line, array $parts, array $a, array $b): array
     {
-        $segment = $this->lines[$line];
-        $direction = $segment->direction();
-        $onA = $this->placesOf($line, $parts[0]);
-        $onB = $this->placesOf($line, $parts[1]);
-        $along = array_keys($onA);
-        [$from, $to] = $along === [] ? [0, 0] : [min($along), max($along)];
-        $shared = array_intersect_key($onA, $onB);
-        unset($shared[$from], $shared[$to]); // the ends of the join itself
+        $direction = $this->lines[$line]->direction();
+        $shared = array_intersect_key($this->placesOf($line, $parts[0]), $this->placesOf($line, $parts[1]));
         $areAlike = count($parts[0]) === count($parts[1]) && in_array($this->shapes($parts[1])[0], $this->shapes($parts[0]), true);
 
         return [
-            $a[0] + $b[0] + count($shared),
+            $a[0] + $b[0] + count($shared) - 2, // without the ends of the join itself
             $a[1] + $b[1] + ($direction->x !== 0 && $direction->y !== 0 ? 1 : 0),
             1 + $a[2] + ($areAlike ? 0 : $b[2]),
-            // Sums in another order are the same length.
-            round($a[3] + $b[3] + ($to - $from) / $segment->length(), self::DECIMALS),
-            $a[4] + $b[4],
+            $a[3] + $b[3],
         ];
     }
 

@@ -94,8 +94,10 @@ final readonly class Outcome
     private static function shape(array $patches, int $turns, bool $isMirrored): string
     {
         $moved = array_map(static fn (array $patch): array => [$patch[0], ($isMirrored ? $patch[1]->mirrored() : $patch[1])->turned($turns)], $patches);
-        $corners = array_map(static fn (array $patch): Point => $patch[1]->corner(), $moved);
-        $corner = new Point(min(array_map(static fn (Point $p): int => $p->x, $corners) ?: [0]), min(array_map(static fn (Point $p): int => $p->y, $corners) ?: [0]));
+        if ($moved === []) {
+            return '';
+        }
+        $corner = Point::upperLeftOf(array_map(static fn (array $patch): Point => $patch[1]->corner(), $moved));
         $texts = array_map(static fn (array $patch): string => $patch[0].': '.$patch[1]->seenFrom($corner)->key(), $moved);
         sort($texts);
 

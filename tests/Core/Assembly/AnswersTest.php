@@ -50,6 +50,21 @@ final class AnswersTest extends TestCase
         }
     }
 
+    public function test_joins_that_end_at_the_edge_meet_what_lies_beside_the_block(): void
+    {
+        // The middle one of three by three is a four-patch, whose seams end inside.
+        $file = Blocks::file('pA pB pA', 'pB pC pB', 'pA pB pA');
+        $inner = Blocks::file('pA pB', 'pB pA');
+        $file['cells'][4] = ['row' => 2, 'column' => 2, 'unit' => 'grid', 'columns' => ['1', '1'], 'rows' => ['1', '1'], 'cells' => $inner['cells']];
+        $sewn = Construction::of(Face::of(BlockFile::read($file)), Order::Rows);
+        self::assertCount(11, $sewn->joins);
+        // Two between the patches of the first row and two of the last, two from side to side.
+        self::assertCount(6, $sewn->outerJoins());
+        // A half square ends with both ends in corners, a split one with the short seam on one side only.
+        self::assertCount(1, Blocks::sewn('hAB')->outerJoins());
+        self::assertCount(2, Blocks::sewn('sABC')->outerJoins());
+    }
+
     /** Of orders with as few points and bias seams the one with fewer joins to learn is taken: equal halves of equal halves. */
     public function test_equal_parts_are_sewn_alike(): void
     {

@@ -65,6 +65,18 @@ final class GrowingOrderTest extends TestCase
         self::assertSame([[['1,1', '1,2'], ['1,3', '1,4']], [['2,1', '2,2'], ['2,3', '2,4']]], self::told($growing)[0]);
     }
 
+    public function test_twos_go_from_left_to_right_whatever_was_sewn_first(): void
+    {
+        $columns = [['1,1', '2,1'], ['1,2', '2,2'], ['1,3', '2,3']];
+        $rows = [['1,1', '1,2'], ['2,1', '2,2'], ['3,1', '3,2']];
+        foreach ([[$columns, Blocks::of('pA pB pC', 'pB pC pA')], [$rows, Blocks::of('pA pB', 'pB pC', 'pC pA')]] as [$three, $block]) {
+            foreach ([[0, 1, 2], [1, 0, 2], [2, 0, 1], [2, 1, 0], [1, 2, 0], [0, 2, 1]] as $order) {
+                $apart = GrowingOrder::of(Face::of($block), array_map(static fn (int $part): array => $three[$part], $order));
+                self::assertEqualsCanonicalizing([[$three[0], $three[1]], $three[2]], self::told($apart->inTwos()));
+            }
+        }
+    }
+
     public function test_a_unit_is_taken_apart_with_its_likes(): void
     {
         $face = Face::of(Blocks::of('dABBBB pA', 'dABBBB90 hAB'));
