@@ -13,7 +13,7 @@ use KeenSeam\Core\Measure\Fraction;
 
 /**
  * Outlines that together are a known unit, by their shape: a half-square triangle, a goose, a square in a square, a
- * four-patch, at any quarter turn, flipped or not, and of any size.
+ * four-patch, at any quarter turn and of any size. All of them are their own mirror image by shape.
  */
 final readonly class KnownShape
 {
@@ -26,10 +26,9 @@ final readonly class KnownShape
     private const KINDS = ['half-square-triangle', 'quarter-square-triangle', 'split-quarter-square-triangle', 'flying-geese', 'triangle-in-square', 'square-in-square'];
 
     /**
-     * @param string              $kind    as block files write it, or FOUR_PATCH
-     * @param non-empty-list<int> $order   numbers of the given outlines, in the order of the unit's own patches
-     * @param int                 $width   in its own frame, in lattice steps
-     * @param bool                $isOther whether it is the mirror image of the unit
+     * @param string              $kind  as block files write it, or FOUR_PATCH
+     * @param non-empty-list<int> $order numbers of the given outlines, in the order of the unit's own patches
+     * @param int                 $width in its own frame, in lattice steps
      */
     private function __construct(
         public string $kind,
@@ -37,7 +36,6 @@ final readonly class KnownShape
         public ConvexPolygon $outline,
         public int $width,
         public int $height,
-        public bool $isOther,
     ) {}
 
     /**
@@ -55,11 +53,9 @@ final readonly class KnownShape
             return null;
         }
         $found = self::fourPatch($outlines, $outline);
-        foreach ([false, true] as $isOther) {
-            foreach (self::KINDS as $kind) {
-                $pattern = UnitPatterns::all()[$kind];
-                $found ??= count($pattern->outlines) === count($outlines) ? self::matched($pattern, $outlines, $outline, $isOther) : null;
-            }
+        foreach (self::KINDS as $kind) {
+            $pattern = UnitPatterns::all()[$kind];
+            $found ??= count($pattern->outlines) === count($outlines) ? self::matched($pattern, $outlines, $outline) : null;
         }
 
         return $found;
@@ -75,17 +71,16 @@ final readonly class KnownShape
     }
 
     /** @param non-empty-list<ConvexPolygon> $outlines */
-    private static function matched(UnitPattern $pattern, array $outlines, ConvexPolygon $outline, bool $isOther): ?self
+    private static function matched(UnitPattern $pattern, array $outlines, ConvexPolygon $outline): ?self
     {
         foreach (Turn::QUARTERS as $turns) {
-            $lie = static fn (ConvexPolygon $shape): ConvexPolygon => ($isOther ? $shape->mirrored() : $shape)->turned($turns);
-            [$corner, $width, $height] = self::box($lie($outline));
+            [$corner, $width, $height] = self::box($outline->turned($turns));
             if ($width !== $height * ($pattern->kind === 'flying-geese' ? 2 : 1)) {
                 continue;
             }
             $byShape = [];
             foreach ($outlines as $i => $one) {
-                $byShape[self::inHalves($lie($one), $corner, $width, $height)] = $i;
+                $byShape[self::inHalves($one->turned($turns), $corner, $width, $height)] = $i;
             }
             $order = [];
             foreach ($pattern->outlines as $wanted) {
@@ -95,7 +90,7 @@ final readonly class KnownShape
                 }
             }
             if (count($order) === count($outlines)) {
-                return new self($pattern->kind, $order, $outline, $width, $height, $isOther);
+                return new self($pattern->kind, $order, $outline, $width, $height);
             }
         }
 
@@ -132,7 +127,7 @@ final readonly class KnownShape
         }
         uasort($squares, static fn (ConvexPolygon $a, ConvexPolygon $b): int => [$a->corner()->y, $a->corner()->x] <=> [$b->corner()->y, $b->corner()->x]);
 
-        return new self(self::FOUR_PATCH, array_keys($squares), $outline, $side, $side, false);
+        return new self(self::FOUR_PATCH, array_keys($squares), $outline, $side, $side);
     }
 
     /** @return array{Point, int, int} upper left corner, width and height */

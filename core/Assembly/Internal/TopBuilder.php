@@ -12,7 +12,6 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Assembly\SashesSewn;
-use KeenSeam\Core\Assembly\SelfTurn;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Assembly\TopConstruction;
 use KeenSeam\Core\Assembly\TopCopy;
@@ -273,48 +272,42 @@ final class TopBuilder
         return array_map(function (array $of, int $index): UnitClass {
             [$made, $class] = $of;
             $copies = array_values(array_filter($this->copies, static fn (TopCopy $copy): bool => $copy->made === $made));
-            $members = $placements = [];
+            $members = $numbers = $placements = [];
             foreach ($copies as $copy) {
-                foreach ($class === null ? [$copy->place->units[0]] : $this->unitsOf($copy, $copy->design->classes[$class]->members) as $unit) {
+                foreach ($class === null ? [$copy->place->units[0]] : $this->unitsOf($copy, $copy->design->classes[$class]->members) as $number => $unit) {
                     $members[] = $unit;
+                    $numbers[] = $number;
                     $placements[] = $copy->place->place->placement ?? new Placement();
                 }
             }
 
-            return $this->classOf($index, $copies[0], $class, $members, $placements);
+            return $this->classOf($index, $copies[0]->design, $class, $members, $numbers, $placements);
         }, $this->ofClass, array_keys($this->ofClass));
     }
 
     /**
      * @param list<PlacedUnit> $members
+     * @param list<int>        $numbers    of each within its class in the design
      * @param list<Placement>  $placements of the blocks they are in
      */
-    private function classOf(int $index, TopCopy $first, ?int $class, array $members, array $placements): UnitClass
+    private function classOf(int $index, Construction $design, ?int $class, array $members, array $numbers, array $placements): UnitClass
     {
-        $design = $first->design;
         $inDesign = $class === null ? null : $design->classes[$class];
         $own = $class === null ? self::ownJoins($design) : array_values(array_filter($design->joins, static fn (Join $join): bool => $join->tie?->unitClass === $class && $join->tie->member === 0));
-        $perCopy = $inDesign === null ? 1 : count($inDesign->members);
         $reversed = [];
-        foreach (array_keys($members) as $member) {
-            $reversed[] = array_map(static fn (Join $join, int $number): bool => ($inDesign?->isReversed($member % $perCopy, $number) ?? false)
-                !== (Laying::reverses(self::seamOf($design, $class, $member % $perCopy, $number, $join), $placements[$member]) !== Laying::reverses($join->seam, $placements[0])), $own, array_keys($own));
+        foreach ($numbers as $member => $of) {
+            $reversed[] = array_map(static fn (Join $join, int $number): bool => ($inDesign?->isReversed($of, $number) ?? false)
+                !== (Laying::reverses(self::seamOf($design, $class, $of, $number, $join), $placements[$member]) !== Laying::reverses($join->seam, $placements[0])), $own, array_keys($own));
         }
-        $turns = array_map(function (SelfTurn $turn) use ($first, $own): SelfTurn {
-            $mirrored = $first->place->place?->placement->mirrored === true;
-            $seams = array_map(fn (Join $join) => $this->sewing->joins[$first->joins[$join->id]]->seam, $own);
-            $quarters = $mirrored ? 4 - $turn->turn->quarters() : $turn->turn->quarters();
 
-            return new SelfTurn(Turn::ofQuarters($quarters), array_map(static fn (array $origin): array => ['reversed' => $seams[$origin['join']]->isReversedBy($quarters)] + $origin, $turn->origins));
-        }, $inDesign === null ? [] : $inDesign->turns);
-
-        return $members === [] ? throw new \LogicException('A class has members.') : new UnitClass($index, $members, $turns, $reversed);
+        // What has a last seam lies on itself after a half turn at most, and a half turn is one in a mirror too.
+        return $members === [] ? throw new \LogicException('A class has members.') : new UnitClass($index, $members, $inDesign === null ? [] : $inDesign->turns, $reversed);
     }
 
     /** The seam of a member's join as it lies in the design. */
     private static function seamOf(Construction $design, ?int $class, int $member, int $number, Join $ofFirst): Segment
     {
-        foreach ($class === null ? [] : $design->joins as $join) {
+        foreach ($design->joins as $join) {
             if ($join->tie !== null && $join->tie->unitClass === $class && $join->tie->member === $member && $join->tie->join === $number) {
                 return $join->seam;
             }

@@ -148,6 +148,41 @@ final class LaidOnEachOtherTest extends TestCase
         }
     }
 
+    public function test_units_of_turned_and_flipped_blocks_are_sewn_like_the_first(): void
+    {
+        $this->test_every_unit_of_a_class_is_sewn_like_the_first(Tops::sewn(self::pinwheels())->construction);
+    }
+
+    public function test_units_of_a_copy_are_numbered_after_those_of_the_copies_before(): void
+    {
+        $sewn = Tops::sewn(self::pinwheels())->construction;
+        $numbers = [];
+        foreach ($sewn->joins as $join) {
+            if ($join->tie !== null) {
+                $numbers[$join->tie->unitClass][] = $join->tie->member;
+                self::assertNotNull($sewn->classes[$join->tie->unitClass]->members[$join->tie->member] ?? null);
+            }
+        }
+        // Four half squares to a block, those of the flipped blocks for themselves: three blocks lie as they are drawn.
+        $counts = array_map(static function (array $of): array {
+            sort($of);
+
+            return array_values(array_unique($of));
+        }, $numbers);
+        self::assertEqualsCanonicalizing([range(0, 11), range(0, 2), range(0, 11), range(0, 2)], $counts);
+    }
+
+    /** @return array<string, mixed> six pinwheels, three of them flipped, turned anyhow */
+    private static function pinwheels(): array
+    {
+        $places = [];
+        foreach ([[0, false], [90, true], [180, false], [270, true], [270, false], [0, true]] as $i => [$turn, $mirrored]) {
+            $places[] = ['row' => intdiv($i, 3) + 1, 'column' => $i % 3 + 1, 'block' => 'one', 'turn' => $turn, 'mirrored' => $mirrored];
+        }
+
+        return Tops::file(['rows' => 2, 'columns' => 3, 'places' => $places], Tops::PINWHEEL);
+    }
+
     /** @return array<int, array<int, array<int, Join>>> by class, member and number in the unit */
     private static function byUnit(Construction $sewn): array
     {
