@@ -76,9 +76,9 @@ final class PatchCutter
             return Piece::square($key, $side, 1, $isHalf ? Then::Once : Then::Twice, $this->sizes->raisedWith($side, 1));
         }
         $template = $this->template($patch);
-        [$width, $height] = self::box($template->corners);
+        [$width, $height] = self::size($template->corners);
         $size = static fn (float $side): Surd => Surd::of(Fraction::of((int) ceil(round($side * self::PARTS, 2)), self::PARTS));
-        $more = self::box($template->larger)[0];
+        [$more] = self::size($template->larger);
 
         return new Piece($key, CutShape::Template, $size($width), $size($height), 1, Then::None, $size($more)->whole, null, $template);
     }
@@ -119,15 +119,13 @@ final class PatchCutter
     }
 
     /**
-     * @param list<array{float, float}> $corners
+     * @param list<array{float, float}> $corners of a template, which lies at 0, 0
      *
      * @return array{float, float}
      */
-    private static function box(array $corners): array
+    private static function size(array $corners): array
     {
-        [$xs, $ys] = [array_column($corners, 0) ?: [0.0], array_column($corners, 1) ?: [0.0]];
-
-        return [max($xs) - min($xs), max($ys) - min($ys)];
+        return [max([0.0, ...array_column($corners, 0)]), max([0.0, ...array_column($corners, 1)])];
     }
 
     private function noteUnits(PlacedUnit $unit): void

@@ -103,7 +103,7 @@ final class UnitsToMake
     private function parts(UnitClass $class, ?UnitClass $twin): array
     {
         $groups = [];
-        foreach ([[$class, false], ...($twin === null ? [] : [[$twin, true]])] as [$one, $isTwin]) {
+        foreach (array_filter([$class, $twin]) as $one) {
             $root = $this->rootOf($one->index, 0);
             foreach ($root === null ? [] : KnownUnit::within($root) as $join) {
                 $known = KnownUnit::of($join) ?? throw new \LogicException('What was found is known.');

@@ -65,7 +65,9 @@ final readonly class CrossedQuarterSquares implements Recipe
         $side = Surd::of($table->unit->width)->plus($table->sizes->quarter);
         $take = static fn (string $fabric): Cloth => $table->take(Piece::square($fabric, $side, 1, Then::None, $table->sizes->with($table->unit->width, 6)));
         $isSame = $this->under === $this->over || $this->under === array_reverse($this->over);
-        [$table->parts, $table->halves] = $isSame ? [1, 0] : [2, 2];
+        if (! $isSame) {
+            [$table->parts, $table->halves] = [2, 2];
+        }
         $line = Table::falling();
         $halves = [];
         foreach ($isSame ? [$this->under] : [$this->under, $this->over] as [$one, $other]) {

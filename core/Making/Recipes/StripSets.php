@@ -35,7 +35,7 @@ final readonly class StripSets implements Recipe
 
         $cuts = array_sum(array_map(static fn (StripSet $set): int => array_sum(array_column($set->cuts, 'count')), $sets));
 
-        return $sets === [] ? [] : [new self($sets, intdiv($cuts, max(1, $unit->need + $unit->mirrored)))];
+        return $sets === [] ? [] : [new self($sets, intdiv($cuts, $unit->need + $unit->mirrored))];
     }
 
     /** @return list<StripSet> none where the grid holds more than plain patches */
@@ -94,7 +94,7 @@ final readonly class StripSets implements Recipe
     public function carryOut(Table $table): void
     {
         $units = $table->unit->need + $table->unit->mirrored;
-        $table->sewnByHand = max(1, $units);
+        $table->sewnByHand = $units;
         foreach ($this->sets as $set) {
             foreach ($set->pieces() as $piece) {
                 $table->pieces[] = $piece;

@@ -94,6 +94,20 @@ final class PatternCheckTest extends TestCase
         self::assertSame([], PatternCheck::of($plan, "A,5 1/4,1,cut twice\nB,3,4,cut once")->short);
     }
 
+    public function test_a_finer_ruler_may_come_nearer_to_the_true_size(): void
+    {
+        // Finished 2 1/3 x 2 and 2 1/3 x 3: to be cut 2 5/6, which is 2 7/8 on a ruler of eighths.
+        foreach (['2' => '2 1/2', '3' => '3 1/2'] as $finished => $cut) {
+            $plan = self::plan(['finished' => ['width' => '2 1/3', 'height' => (string) $finished]] + Blocks::file('pA'));
+            foreach (['2 7/8' => 'exact', '2 27/32' => 'exact', '2 5/6' => 'exact', '2 29/32' => 'larger', '3' => 'larger'] as $size => $margin) {
+                self::assertSame([[$margin], []], [array_map(static fn (array $one): string => $one['margin']->value, PatternCheck::of($plan, "A,$size x $cut,1")->explained), PatternCheck::of($plan, "A,$size x $cut,1")->short], "$size x $cut");
+            }
+            foreach (["2 13/16 x $cut", '2 5/6 x '.($finished === 2 ? '2 15/32' : '3 15/32')] as $small) {
+                self::assertSame([['Too small: '.($finished === 2 ? '2 7/8 x 2 1/2' : '3 1/2 x 2 7/8').' is needed.'], 1], [array_column(PatternCheck::of($plan, "A,$small,1")->unknown, 'reason'), count(PatternCheck::of($plan, "A,$small,1")->short)], $small);
+            }
+        }
+    }
+
     public function test_counts_of_units_are_looked_at_by_hand(): void
     {
         $plan = self::plan(['finished' => ['width' => '8', 'height' => '4']] + Blocks::file('gCAB gCABm', 'gCAB180 gCAB180m'));
