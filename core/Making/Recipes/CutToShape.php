@@ -81,14 +81,15 @@ final readonly class CutToShape implements Recipe
         $table->pieces = $this->pieces;
         $isTemplate = array_filter($this->pieces, static fn (Piece $piece): bool => $piece->shape === CutShape::Template) !== [];
         $isTriangle = array_filter($this->pieces, static fn (Piece $piece): bool => $piece->then !== Then::None) !== [];
+        $isBias = $isTemplate || $isTriangle;
         $cut = implode(' ', array_filter([
             $this->unit->parts === [] ? '' : 'Make its '.implode(', ', array_values(array_unique(array_map(static fn (UnitToMake $part): string => $part->plural, $this->unit->parts)))).' first.',
             $isTemplate ? 'Make a template of each outline, with its allowance, and cut round it with the grain arrow along the weave.' : '',
             $isTriangle ? 'Cut the squares corner to corner.' : '',
-            ! $isTemplate && ! $isTriangle && $this->pieces !== [] ? 'Cut the pieces.' : '',
+            $isBias || $this->pieces === [] ? '' : 'Cut the pieces.',
         ]));
         $table->show(StageKind::Cut, $cut, array_map(fn (Patch $patch): array => [$this->piece($patch, $this->edges->outline(new Unsewn($patch)))], $this->unit->patches));
-        $table->show(StageKind::Lay, 'Lay them out as they will lie; long bias sides are handled little.', [array_map(fn (Patch $patch): array => $this->piece($patch, $this->finished($patch)), $this->unit->patches)]);
+        $table->show(StageKind::Lay, 'Lay them out as they will lie'.($isBias ? '; long bias sides are handled little.' : '.'), [array_map(fn (Patch $patch): array => $this->piece($patch, $this->finished($patch)), $this->unit->patches)]);
         $this->sew($table);
         $table->squareUp($this->check, []);
     }

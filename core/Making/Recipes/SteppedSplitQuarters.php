@@ -11,7 +11,6 @@ use KeenSeam\Core\Making\Recipe;
 use KeenSeam\Core\Making\Table\Cloth;
 use KeenSeam\Core\Making\Table\Line;
 use KeenSeam\Core\Making\Table\Place;
-use KeenSeam\Core\Making\Table\RootTwo;
 use KeenSeam\Core\Making\Table\Table;
 use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Making\UnitToMake;
@@ -74,15 +73,13 @@ final readonly class SteppedSplitQuarters implements Recipe
         // The line steps the same way at every quarter, so the others are this one turned.
         $table->openAndPress('Open and press.', array_fill(0, 4, $pair));
         $long = ($this->isToTheLeft ? $rising->reversed() : $falling->reversed())->movedIn($table->allowance);
-        $zero = RootTwo::of(0);
         $sewn = $pair->cutTo($long);
-        [$left, $top, $right, $bottom] = $sewn->bounds();
+        [$left, , $right, $bottom] = $sewn->bounds();
         $reach = $table->size($bigSide);
         $moved = $this->isToTheLeft
             ? $triangle->movedBy($right->minus($reach), $bottom->minus($reach))
             : $triangle->movedBy($left, $bottom->minus($reach));
-        $corner = $this->isToTheLeft ? [Line::through(new Place($right, $zero), 0, 1)] : [Line::through(new Place($left, $zero), 0, -1)];
-        $unit = $sewn->with($moved->cutTo($long->reversed(), ...$corner));
+        $unit = $sewn->with($moved->cutTo($long->reversed()));
         $table->sew('Sew a large triangle to the long side of each.', 4);
         $table->openAndPress('Open and press.', array_fill(0, 4, $unit));
         $table->squareUp('the long seam on the 45 degree line', array_fill(0, 4, $unit));

@@ -9,10 +9,13 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Making\BuildChoice;
+use KeenSeam\Core\Making\CutNotPossible;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\FabricToBuy;
 use KeenSeam\Core\Making\LargestBlock;
+use KeenSeam\Core\Making\Margin;
+use KeenSeam\Core\Making\Margins;
 use KeenSeam\Core\Making\PatternCheck;
 use KeenSeam\Core\Making\PatternNotReadable;
 use KeenSeam\Core\Making\Precut;
@@ -115,6 +118,38 @@ final class AtTheTableTest extends TestCase
                 self::assertStringContainsString($words, $problem->getMessage());
             }
         }
+    }
+
+    /** Sentences name at most forty letters of what was given, so that they stay one line. */
+    public function test_what_is_not_known_is_named_by_its_first_forty_letters(): void
+    {
+        $plan = self::plan(Blocks::file('hAB'));
+        [$long, $short] = [str_repeat('x', 45), str_repeat('x', 40)];
+        $refused = static function (\Closure $ask): string {
+            try {
+                $ask();
+                self::fail('is refused');
+            } catch (CutNotPossible|PatternNotReadable $problem) {
+                return $problem->getMessage();
+            }
+        };
+        foreach ([
+            [static fn () => CuttingPlan::of($plan->construction, new CutQuestion(ways: ['U1' => $long])), "There is no way \"$short\" to make U1."],
+            [static fn () => CuttingPlan::of($plan->construction, new CutQuestion(ways: [$long => 'flipped'])), "This block has no unit \"$short\"."],
+            [static fn () => CuttingPlan::of($plan->construction, new CutQuestion(margins: new Margins(stacks: [$long => Margin::Larger]))), "This block has no stack \"$short\"."],
+            [static fn () => PatternCheck::of($plan, "A,$long,1"), "\"$short\" in line 1 is no size."],
+            [static fn () => PatternCheck::of($plan, "A,2 7/8,1,$long"), "Line 1 ends with \"$short\"."],
+            [static fn () => PatternCheck::of($plan, $long.$long), 'Line 1, "'.str_repeat('x', 60).'", is no fabric'],
+        ] as [$ask, $words]) {
+            self::assertStringStartsWith($words, $refused($ask));
+        }
+        self::assertSame(["This block has no fabric \"$short\".", "This block has no unit \"$short\"."], array_column(PatternCheck::of($plan, "$long,2 7/8,1\nunit,$long,1")->unknown, 'reason'));
+    }
+
+    public function test_units_are_called_by_their_name_and_by_their_class_where_two_are_called_the_same(): void
+    {
+        $plan = self::plan(Blocks::file('hAB hAC qABAB'));
+        self::assertSame(['half-square triangles (U1)', 'half-square triangles (U2)', 'quarter-square triangles', 'U9'], array_map($plan->called(...), ['U1', 'U2', 'U3', 'U9']));
     }
 
     public function test_a_list_of_five_hundred_lines_is_read_and_one_more_is_not(): void

@@ -194,6 +194,7 @@ final class CuttingPlanTest extends TestCase
                 $area = array_sum(array_map(static fn (Cut $cut): float => $cut->fabric === $fabric ? $cut->area()->toFloat() : 0.0, $plan->cuts));
                 self::assertLessThanOrEqual($packing->length->times($packing->width)->toFloat() + 1e-9, $area);
             }
+            self::assertSame([], array_filter($plan->cuts, static fn (Cut $cut): bool => $cut->mirrored > ($cut->template === null ? 0 : $cut->count)), 'only what is cut round a template has another hand');
             foreach ($plan->units as $made) {
                 self::assertGreaterThanOrEqual(0, $made->spare());
             }
@@ -229,6 +230,17 @@ final class CuttingPlanTest extends TestCase
                 $this->expectsRefusal([$way => $widths, 'finished' => ['width' => '3', 'height' => '3']] + $file, 'nothing under 1/4 in can be cut and sewn');
             }
         }
+    }
+
+    public function test_strips_are_cut_for_grids_of_either_hand(): void
+    {
+        $file = ['finished' => ['width' => '4', 'height' => '2']] + Blocks::file('pA pA');
+        $inner = Blocks::file('pA pB', 'pC pA', 'pB pC');
+        $grid = ['unit' => 'grid', 'columns' => ['1', '1'], 'rows' => ['1', '1', '1'], 'cells' => $inner['cells']];
+        $file['cells'] = [['row' => 1, 'column' => 1] + $grid, ['row' => 1, 'column' => 2, 'mirrored' => true] + $grid];
+        $plan = self::plan($file, new CutQuestion(2, ways: ['U1' => 'strip-sets']));
+        // Two blocks of one and its mirror image: four of each row, whichever end is first.
+        self::assertSame([4, 4, 4], array_map(static fn (array $strip): int => array_sum(array_column($strip['set']->cuts, 'count')), $plan->strips));
     }
 
     public function test_waste_that_is_sewn_first_is_counted_to_the_mark_below(): void
