@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Guide\Internal;
 
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Making\Recipes\StripSets;
 use KeenSeam\Core\Making\Stage;
 use KeenSeam\Core\Making\StageKind;
 use KeenSeam\Core\Making\Way;
@@ -45,6 +46,12 @@ final readonly class Pile
     public function isCutToShape(): bool
     {
         return ! $this->isBatch() && $this->way?->key !== 'flipped';
+    }
+
+    /** Strips are sewn lengthwise and cut across, for all of them at once. */
+    public function isFromStrips(): bool
+    {
+        return $this->way?->key === StripSets::KEY;
     }
 
     public function hasTrial(): bool
@@ -128,11 +135,28 @@ final readonly class Pile
         return array_sum(array_map(static fn (Stage $stage): int => $stage->count, $this->way?->stagesOf($do, $round) ?? []));
     }
 
-    /** Members whose seams of a round are sewn with the first batch: of the first round all that its squares give. */
+    /** Members whose seams of a round are sewn with the first batch. */
     private function madeFirst(int $class, int $round): int
     {
-        $isHalfMade = $this->hasTrial() && $this->isBatch() && $this->way !== null && $this->followsStages() && $round === 0 && count($this->rounds) > 1;
+        $isHalfMade = $this->hasTrial() && $this->isBatch() && $this->followsStages() && $round === 0 && count($this->rounds) > 1;
 
-        return $this->first[$class] * ($isHalfMade ? $this->way->parts : 1);
+        return $isHalfMade && $this->way !== null ? $this->halfMadeFirst($this->way)[$class] : $this->first[$class];
+    }
+
+    /** @return array<int, int> by class: of the first round all that its squares give, but one where more squares are to follow */
+    private function halfMadeFirst(Way $way): array
+    {
+        $made = [];
+        foreach ($this->classes as $class) {
+            $made[$class->index] = min(count($class->members), $this->first[$class->index] * $way->parts);
+        }
+        foreach ($way->batchesFor($this->batches) > 1 && array_sum($made) === $this->size() ? $this->first : [] as $class => $first) {
+            if ($made[$class] > $first) {
+                --$made[$class];
+                break;
+            }
+        }
+
+        return $made;
     }
 }

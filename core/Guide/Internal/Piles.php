@@ -6,11 +6,13 @@ namespace KeenSeam\Core\Guide\Internal;
 
 use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\MadeUnit;
+use KeenSeam\Core\Making\Recipes\StripSets;
 
 /**
  * Sorts the units of a block into piles that are made together.
@@ -39,14 +41,15 @@ final readonly class Piles
             }
             $made = $this->madeUnit($class);
             $together = [$class];
-            if ($made !== null && isset($twins[$class->index]) && ! $made->way->isEitherHand && $made->way->other() > 0) {
+            $isFromStrips = $made?->way->key === StripSets::KEY;
+            if ($made !== null && isset($twins[$class->index]) && ($isFromStrips || (! $made->way->isEitherHand && $made->way->other() > 0))) {
                 $together[] = $classes[$twins[$class->index]];
             }
             $first = [];
             foreach ($together as $number => $one) {
                 $piled[$one->index] = true;
                 $inABatch = $made === null || $made->way->isByChoice ? 1 : intdiv($number === 0 ? $made->way->own : $made->way->other(), $made->way->parts);
-                $first[$one->index] = min(count($one->members), max(1, $inABatch));
+                $first[$one->index] = $isFromStrips ? count($one->members) : min(count($one->members), max(1, $inABatch));
             }
             $rounds = [];
             foreach ($together as $one) {
@@ -54,10 +57,29 @@ final readonly class Piles
                     $rounds[$number] = [...$rounds[$number] ?? [], ...$round];
                 }
             }
-            $piles[] = new Pile($together, array_values($rounds), $made?->way, $made->parts ?? 0, $first, self::level($class->members[0]), $this->blocks);
+            $piles[] = new Pile($together, $isFromStrips ? self::stripsFirst($rounds) : array_values($rounds), $made?->way, $made->parts ?? 0, $first, self::level($class->members[0]), $this->blocks);
         }
 
         return $piles;
+    }
+
+    /**
+     * All seams that strips are sewn with in one round, before those between the rows that are cut from them.
+     *
+     * @param array<int, list<Join>> $rounds
+     *
+     * @return list<non-empty-list<Join>>
+     */
+    private static function stripsFirst(array $rounds): array
+    {
+        $last = [];
+        foreach (array_merge(...$rounds) as $join) {
+            $last[$join->tie?->unitClass.' '.$join->tie?->member] = $join->seam->direction();
+        }
+        $isStrip = static fn (Join $join): bool => $join->seam->direction()->cross($last[$join->tie?->unitClass.' '.$join->tie?->member]) !== 0;
+        $between = array_map(static fn (array $round): array => array_values(array_filter($round, static fn (Join $join): bool => ! $isStrip($join))), $rounds);
+
+        return array_values(array_filter([array_values(array_filter(array_merge(...$rounds), $isStrip)), ...$between]));
     }
 
     private function madeUnit(UnitClass $class): ?MadeUnit

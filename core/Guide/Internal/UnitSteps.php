@@ -17,6 +17,7 @@ use KeenSeam\Core\Making\InnerTrim;
 use KeenSeam\Core\Making\KnownUnit;
 use KeenSeam\Core\Making\Stage;
 use KeenSeam\Core\Making\StageKind;
+use KeenSeam\Core\Making\StripSet;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\Hold;
 use KeenSeam\Core\Matching\RawEdges;
@@ -92,12 +93,13 @@ final readonly class UnitSteps
         $deepest = max([0, ...array_map(static fn (Pile $pile): int => count($pile->rounds), $piles)]);
         $steps = [];
         for ($round = 0; $round < $deepest; ++$round) {
-            $trips = ['mark' => [], 'join' => [], 'cut-apart' => [], 'press' => [], 'square-up' => []];
+            // Sets of strips are cut across once they are pressed.
+            $trips = ['mark' => [], 'join' => [], 'cut-apart' => [], 'press' => [], 'cut across' => [], 'square-up' => []];
             foreach ($piles as $pile) {
-                if ($pile->joins($round, $isFirst) !== []) {
-                    foreach ($this->roundSteps($pile, $round, $isFirst) as $step) {
-                        $trips[$step->do->value][] = $step;
-                    }
+                $before = null;
+                foreach ($pile->joins($round, $isFirst) === [] ? [] : $this->roundSteps($pile, $round, $isFirst) as $step) {
+                    $trips[$step->do === StepKind::CutApart && $before === StepKind::Press ? 'cut across' : $step->do->value][] = $step;
+                    $before = $step->do;
                 }
             }
             $steps = [...$steps, ...array_merge(...array_values($trips))];
@@ -114,7 +116,8 @@ final readonly class UnitSteps
         $ids = array_map(static fn (Join $join): int => $join->id, $joins);
         $patches = PatchIds::ofJoins($joins);
         [$one, $several] = [$this->names->ofPile($pile, false), $this->names->ofPile($pile, true)];
-        $title = ucfirst($pile->size() === 1 ? $one : $several);
+        $these = $pile->size() * $this->blocks === 1 ? $one : $several;
+        $title = ucfirst($these);
         $shown = $this->oneOfEachClass($joins);
         $made = array_map(static fn (Join $join): int => $join->id, $shown);
         $isTrial = $isFirst && $pile->hasTrial();
@@ -125,13 +128,16 @@ final readonly class UnitSteps
             $isFirst && $pile->isBatch() && $pile->batches > 1 => max(1, intdiv($times, $pile->batches)),
             default => null,
         }, $do === StepKind::CutApart && ! $pile->isBatch() ? [] : $pile->stages($stage, $round));
+        if ($pile->isFromStrips() && $round === 0) {
+            return $this->stripSteps($pile, $template, $joins);
+        }
         $steps = [];
         [$marks, $drawn] = $this->marks($pile, $joins, $round, $isFirst);
         if ($marks !== '') {
             $steps[] = $step(StepKind::Mark, StageKind::Mark, $marks, $drawn);
         }
         $start = match (true) {
-            $round > 0 => 'Go on with the '.($pile->size() === 1 ? $one : $several),
+            $round > 0 => 'Go on with the '.($isTrial && ! $pile->isBatch() ? 'first '.$one : $these),
             $isTrial => sprintf('Start the %s with %s, to be measured before the rest', $several, $pile->isBatch() ? 'one batch' : 'one'),
             $isFirst => sprintf('Start %s', Words::counted($pile->size() * $this->blocks, $one, $several)),
             default => 'Now the rest of the '.$several,
@@ -155,11 +161,43 @@ final readonly class UnitSteps
         $steps[] = $step(
             StepKind::Press,
             StageKind::Press,
-            sprintf('%sSet the seam flat, open, and press %s.%s%s%s', $isFlipped ? 'Open and look before you cut off the waste. ' : '', $this->pilePressWords($pile, $shown), $secondPile, $this->ears->words($pile, $round), $this->trimWords($pile, $joins)),
+            sprintf('%s%s.%s%s%s', $isFlipped ? 'Open and look before you cut off the waste. ' : '', self::flat('seam', $this->pilePressWords($pile, $shown)), $secondPile, $this->ears->words($pile, $round), $this->trimWords($pile, $joins)),
             $pile->isBatch() ? max(1, $pile->times($joins, $round, $isFirst, StageKind::Press)) : $times,
         )->with($ids, $made);
 
         return [...$steps, ...$this->innerSquaredUp($pile, $joins)];
+    }
+
+    /**
+     * The strips of all sets, sewn lengthwise and cut across. They are pressed before they are cut, unless rows that are cut
+     * from one set are pressed unlike.
+     *
+     * @param list<Join> $joins within the rows
+     *
+     * @return list<Step>
+     */
+    private function stripSteps(Pile $pile, Step $template, array $joins): array
+    {
+        $shown = $this->oneOfEachClass($joins);
+        [$ids, $made] = array_map(static fn (array $of): array => array_map(static fn (Join $join): int => $join->id, $of), [$joins, $shown]);
+        $labels = array_map(static fn (UnitClass $class): string => $class->label(), $pile->classes);
+        $sets = array_values(array_map(static fn (array $strip): StripSet => $strip['set'], array_filter($this->cutting->strips ?? [], static fn (array $strip): bool => array_intersect($strip['for'], $labels) !== [])));
+        $count = array_sum(array_map(static fn (StripSet $set): int => $set->sets(), $sets));
+        $seams = array_sum(array_map(static fn (StripSet $set): int => $set->sets() * (count($set->fabrics) - 1), $sets));
+        $press = [];
+        foreach ($shown as $join) {
+            $sides = Words::sides($join);
+            sort($sides);
+            $press[implode(' ', $sides)][$this->words->unitPressWords($join)] = true;
+        }
+        $isAlike = array_filter($press, static fn (array $ways): bool => count($ways) > 1) === [];
+        $step = fn (StepKind $do, StageKind $stage, int $round, string $text, int $times): Step => $template->doing($do, $stage, $text, max(1, $times), null, $pile->way?->stagesOf($stage, $round) ?? []);
+        [$one, $several] = [$this->names->ofPile($pile, false), $this->names->ofPile($pile, true)];
+        $sewn = $step(StepKind::Join, StageKind::Sew, 0, sprintf('Start %s: sew the strips of %s together lengthwise, every other seam from the other end.%s', Words::counted($pile->size() * $this->blocks, $one, $several), $count === 1 ? 'the set' : sprintf('each of the %d sets', $count), $this->stackWords($pile)), $seams)->with($ids, $made);
+        $cut = $step(StepKind::CutApart, StageKind::Cut, 1, implode(' ', array_map(static fn (StripSet $set): string => $set->cutWords(), $sets)), $count)->with([], $made);
+        $pressed = $step(StepKind::Press, StageKind::Press, 1, self::flat($seams === 1 ? 'seam' : 'seams', $this->pilePressWords($pile, $shown)).'.', $isAlike ? $seams : count($joins) * $this->blocks)->with($ids, $made);
+
+        return $isAlike ? [$sewn, $pressed, $cut] : [$sewn, $cut, $pressed];
     }
 
     /**
@@ -243,6 +281,12 @@ final readonly class UnitSteps
         return count(array_unique($words)) === 1
             ? array_values($words)[0]
             : Words::listed(array_map(static fn (string $label, string $press): string => sprintf('%s (%s)', $press, $label), array_keys($words), $words));
+    }
+
+    /** At the iron: first as it was sewn, then to the side. */
+    private static function flat(string $seam, string $press): string
+    {
+        return $press === 'open' ? sprintf('Set the %s flat, and press %s open', $seam, $seam === 'seam' ? 'it' : 'them') : sprintf('Set the %s flat, open, and press %s', $seam, $press);
     }
 
     /** Which stacks of cut pieces the units of a pile are made from. */

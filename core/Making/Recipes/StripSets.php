@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Making\Recipes;
 
+use KeenSeam\Core\Assembly\Assembly;
+use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\GridUnit;
 use KeenSeam\Core\Block\PatternUnit;
@@ -15,7 +17,7 @@ use KeenSeam\Core\Making\Table\Table;
 use KeenSeam\Core\Making\UnitToMake;
 use KeenSeam\Core\Measure\Fraction;
 
-/** Checks and rails: strips sewn lengthwise, then cut across. Only where every place holds one plain patch. */
+/** Checks and rails: strips sewn lengthwise, then cut across. Only where every place holds one plain patch, and row after row is sewn. */
 final readonly class StripSets implements Recipe
 {
     public const KEY = 'strip-sets';
@@ -38,11 +40,11 @@ final readonly class StripSets implements Recipe
         return $sets === [] ? [] : [new self($sets, intdiv($cuts, $unit->need + $unit->mirrored))];
     }
 
-    /** @return list<StripSet> none where the grid holds more than plain patches */
+    /** @return list<StripSet> none where the grid holds more than plain patches, or is not sewn row after row */
     public static function sets(UnitToMake $unit, Bench $bench): array
     {
         $grid = $unit->unit instanceof GridUnit ? $unit->unit->grid : null;
-        if ($grid === null) {
+        if ($grid === null || ! self::isSewnInBands($unit, $bench->order === Order::Columns)) {
             return [];
         }
         // Rows of the block as it is sewn are columns of a grid that was turned by a quarter.
@@ -69,6 +71,19 @@ final readonly class StripSets implements Recipe
         }
 
         return array_values($found);
+    }
+
+    /** Whether all seams within the rows come before those between them; within columns where the block is sewn in columns. */
+    private static function isSewnInBands(UnitToMake $unit, bool $areColumns): bool
+    {
+        $isWithin = static fn (Assembly $join): bool => $join instanceof Join && ($join->seam->direction()->y === 0) === $areColumns;
+        foreach (array_filter($unit->joins, $isWithin) as $join) {
+            if (array_filter($join->children(), static fn (Assembly $part): bool => $part instanceof Join && ! $isWithin($part)) !== []) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     public function key(): string

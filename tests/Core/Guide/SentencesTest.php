@@ -99,7 +99,7 @@ final class SentencesTest extends TestCase
             'cut-apart 2 Half-square triangles: Cut on the line.',
             'press 4 Half-square triangles: Set the seam flat, open, and press toward Harbour ink.',
             'press 1 Split quarter-square triangles: Set the seam flat, open, and press toward Harbour ink. Clip the dog ears: the next seam runs over them. Trim the edge where the next piece is laid straight, one allowance past the seams that end there; never nearer.',
-            'join 1 Split quarter-square triangles: Go on with the split quarter-square triangles: sew Harbour ink and Sea glass to Sailcloth, once. Harbour ink and Sea glass on top: there you see the threads to steer by. Both ends are sharp: begin on a scrap of leader cloth.',
+            'join 1 Split quarter-square triangles: Go on with the first split quarter-square triangle: sew Harbour ink and Sea glass to Sailcloth, once. Harbour ink and Sea glass on top: there you see the threads to steer by. Both ends are sharp: begin on a scrap of leader cloth.',
             'press 1 Split quarter-square triangles: Set the seam flat, open, and press toward Sailcloth.',
             'measure 1 Split quarter-square triangle: Measure the first split quarter-square triangle before you sew the others: at least 2 1/2 x 2 1/2 in.',
             'join 3 Split quarter-square triangles: Now the rest of the split quarter-square triangles: sew Sea glass to Harbour ink, 3 times, as a chain that starts on a scrap. Take stacks a, c and e. The upper end goes in first: it is the blunter one.',

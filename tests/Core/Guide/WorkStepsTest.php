@@ -19,6 +19,9 @@ use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\Making\CutNotPossible;
 use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Making\CuttingPlan;
+use KeenSeam\Core\Making\Stage;
+use KeenSeam\Core\Making\StageKind;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
@@ -268,6 +271,48 @@ final class WorkStepsTest extends TestCase
         $steps = array_filter(WorkSteps::of($plan, $question, $chain), static fn (Step $step): bool => ! in_array($step->do, [StepKind::Cut, StepKind::LayOut, StepKind::Measure], true) || str_contains($step->text, 'Measure one'));
 
         self::assertSame($told, array_values(array_map(static fn (Step $step): string => $step->do->value.' '.$step->times.' '.$step->text, $steps)));
+    }
+
+    /** What a way's stages say of one batch, as many times as there are batches: no batch is forgotten, whoever is made first. */
+    public function test_every_batch_is_sewn_whichever_units_are_measured_first(): void
+    {
+        foreach ([['sABC sABCm', 'sABC180m hAB'], ['sABC sABC90 sABC180'], ['qABCB qABCB90', 'qABCBm pA'], ['qABAB qABAB pA'], ['sABCm', 'sABC'], ['hAB hAB hAB']] as $rows) {
+            for ($blocks = 1; $blocks <= 4; ++$blocks) {
+                $plan = self::plan(Blocks::file(...$rows));
+                $question = new CutQuestion($blocks, ways: ['U1' => $rows[0][0] === 'h' ? 'two-at-a-time' : 'crossed']);
+                $made = CuttingPlan::of($plan->construction, $question)->units[0];
+                $sewn = 0;
+                foreach (WorkSteps::of($plan, $question) as $step) {
+                    $sewn += $step->way === $made->way->key && $step->unitClass === 'U1' && $step->do === StepKind::Join ? $step->times : 0;
+                }
+                $expected = 0;
+                foreach ([0, 1] as $round) {
+                    $ofBatch = array_sum(array_map(static fn (Stage $stage): int => $stage->count, $made->way->stagesOf(StageKind::Sew, $round)));
+                    $expected += $round === 0 ? $ofBatch * $made->way->batchesFor($made->parts) : intdiv($ofBatch * $made->parts, $made->way->parts);
+                }
+                self::assertSame($expected, $sewn, implode(' / ', $rows).", $blocks blocks");
+            }
+        }
+    }
+
+    public function test_strips_are_sewn_pressed_and_cut_across_before_the_rows_are_sewn(): void
+    {
+        $told = static function (string ...$rows): array {
+            $inner = Blocks::file(...$rows);
+            $file = ['finished' => ['width' => (string) (2 * count($inner['columns'])), 'height' => (string) count($rows)]] + Blocks::file('pC pC');
+            $grid = ['unit' => 'grid', 'columns' => $inner['columns'], 'rows' => $inner['rows'], 'cells' => $inner['cells']];
+            $file['cells'] = [['row' => 1, 'column' => 1] + $grid, ['row' => 1, 'column' => 2, 'mirrored' => true] + $grid];
+            $steps = WorkSteps::of(self::plan($file), new CutQuestion(2, ways: ['U1' => 'strip-sets']));
+
+            return array_values(array_map(static fn (Step $step): string => $step->do->value.' '.$step->times.' '.$step->text, array_filter($steps, static fn (Step $step): bool => in_array($step->do, [StepKind::Join, StepKind::Press, StepKind::CutApart], true) && $step->unitClass !== null)));
+        };
+
+        self::assertSame([
+            'join 3 Start 4 small grids of both hands: sew the strips of each of the 3 sets together lengthwise, every other seam from the other end. Take stacks a, b and c.',
+        ], array_slice($told('pA pB', 'pC pA', 'pB pC'), 0, 1));
+        // Rows cut from one set are pressed unlike: then they are cut first.
+        self::assertSame(['join', 'cut-apart', 'press', 'join'], array_map(static fn (string $step): string => explode(' ', $step)[0], array_slice($told('pA pB pA', 'pA pB pA'), 0, 4)));
+        self::assertSame(['join', 'press', 'cut-apart', 'join'], array_map(static fn (string $step): string => explode(' ', $step)[0], array_slice($told('pA pB', 'pB pA'), 0, 4)));
     }
 
     public function test_a_fabric_that_is_not_used_is_not_cut(): void
