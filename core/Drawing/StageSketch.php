@@ -27,7 +27,8 @@ final class StageSketch
         $across = count($things) > 1 ? 2 : 1;
         $down = max(1, intdiv(count($things) + $across - 1, $across));
         [$width, $height] = [$across * $wide + ($across - 1) * $gap, $down * $high + ($down - 1) * $gap];
-        $unit = max($width, $height) / 100;
+        // Lines are as thick in a long set of strips as its height allows.
+        $unit = min(max($width, $height) / 100, min($width, $height) / 40);
         $shapes = [];
         foreach ($things as $i => $thing) {
             [$right, $lower] = [($i % $across) * ($wide + $gap) - $boxes[$i][0], intdiv($i, $across) * ($high + $gap) - $boxes[$i][1]];

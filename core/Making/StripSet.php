@@ -110,6 +110,31 @@ final readonly class StripSet
         return $layers;
     }
 
+    /** @return list<array{array{float, float}, array{float, float}}> lines along which the strips of a set are sewn, in its picture */
+    public function seams(): array
+    {
+        $between = array_slice($this->picture(), 0, -1);
+
+        return array_map(static fn (array $strip): array => [[$strip['points'][3][0], $strip['points'][3][1]], [$strip['points'][2][0], $strip['points'][2][1]]], $between);
+    }
+
+    /** @return list<array{array{float, float}, array{float, float}}> lines along which the first set is cut across, in its picture; none at its end */
+    public function knives(): array
+    {
+        $length = $this->length();
+        $bottom = max([0.0, ...array_map(static fn (array $strip): float => $strip['points'][2][1], $this->picture())]);
+        $lines = [];
+        $at = Fraction::zero();
+        foreach ($this->cuts as $cut) {
+            for ($i = 0; $i < $cut['count'] && $at->plus($cut['width'])->compareTo($length) <= 0; ++$i) {
+                $at = $at->plus($cut['width']);
+                $lines[] = [[$at->toFloat(), 0.0], [$at->toFloat(), $bottom]];
+            }
+        }
+
+        return $at->equals($length) ? array_slice($lines, 0, -1) : $lines;
+    }
+
     /** @return array<int, Fraction> what is left of each set */
     private function filled(Fraction $length): array
     {

@@ -201,12 +201,13 @@ final class Table
      *
      * @param list<list<array{fabric: string, points: list<array{float, float}>, isBack: bool}>> $cloth
      * @param list<array{array{float, float}, array{float, float}}>                              $stitches
+     * @param list<array{array{float, float}, array{float, float}}>                              $knives
      */
-    public function show(StageKind $do, string $words, array $cloth, array $stitches = [], int $seams = 0, bool $isOpened = false): void
+    public function show(StageKind $do, string $words, array $cloth, array $stitches = [], int $seams = 0, bool $isOpened = false, array $knives = []): void
     {
         $this->round += $isOpened ? 1 : 0;
         $this->seams += $seams;
-        $this->stages[] = new Stage($do, $words, max(1, count($cloth)), $cloth, stitches: $stitches, round: $this->round);
+        $this->stages[] = new Stage($do, $words, max(1, count($cloth)), $cloth, stitches: $stitches, knives: $knives, round: $this->round);
     }
 
     /** The first line from corner to corner of a square from 0, 0, falling to the right. */

@@ -9,7 +9,8 @@ const props = defineProps<{ stage: StageShown; colours: Map<string, string>; lar
 
 const hatching = useId()
 const laid = computed(() => laidApart(props.stage.things, props.stage.do === 'lay'))
-const unit = computed(() => Math.max(laid.value.width, laid.value.height) / 100)
+/** Lines are as thick in a long set of strips as its height allows. */
+const unit = computed(() => Math.min(Math.max(laid.value.width, laid.value.height) / 100, Math.min(laid.value.width, laid.value.height) / 40))
 const viewBox = computed(() => `${-unit.value * 3} ${-unit.value * 3} ${laid.value.width + unit.value * 6} ${laid.value.height + unit.value * 6}`)
 const shifted = ([x, y]: Place): Place => [x - (laid.value.origin[0] ?? 0), y - (laid.value.origin[1] ?? 0)]
 const lines = computed(() => [

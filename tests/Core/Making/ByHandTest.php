@@ -178,6 +178,11 @@ final class ByHandTest extends TestCase
         // Eighty: three sets of at least 27.
         self::assertSame([3, '40 1/2', 'Cut 3 sets of 2 across into 80 of 1 1/2.'], $told($set(40, '42', 'pA pB', 'pB pA')));
 
+        // Sewn between the strips, cut after each piece but the last; of 28 in a full set 27 lines, of 15 in 22 1/2 in 14.
+        self::assertSame([[[[0.0, 1.25], [3.0, 1.25]]], [[[1.5, 0.0], [1.5, 2.5]]]], [$set(1, '42', 'pA pB', 'pB pA')->seams(), $set(1, '42', 'pA pB', 'pB pA')->knives()]);
+        self::assertSame([27, 14], [count($set(14, '42', 'pA pB', 'pB pA')->knives()), count($set(15, '42', 'pA pB', 'pB pA')->knives())]);
+        self::assertCount(2, $set(1, '42', 'pA pB pA', 'pB pA pB', 'pA pB pA')->seams());
+
         $edges = static fn (StripSet $set): array => array_map(static fn (array $layer): array => [$layer['fabric'], $layer['points'][0][1], $layer['points'][2][1], $layer['points'][1][0]], $set->picture());
         self::assertSame([['A', 0.0, 1.25, 3.0], ['B', 1.25, 2.5, 3.0]], $edges($set(1, '42', 'pA pB', 'pB pA')));
         // The outer ones keep an allowance each.
