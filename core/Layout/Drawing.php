@@ -202,7 +202,7 @@ final readonly class Drawing
         // Whichever way the cut was drawn, the part further up and to the left comes first.
         $far = static fn (array $part): float => array_sum(array_map(static fn (Spot $corner): float => $corner->x->toFloat() + $corner->y->toFloat(), $part)) / count($part);
 
-        return $far($left) <= $far($right) ? [$left, $right, [$ends[0], $ends[1]]] : [$right, $left, [$ends[0], $ends[1]]];
+        return [...($far($left) <= $far($right) ? [$left, $right] : [$right, $left]), $ends];
     }
 
     /** @param list<Spot> $spots */

@@ -66,7 +66,7 @@ final readonly class Impostors
                 continue;
             }
             $now = $pictures->units[$cell]->cell->placement;
-            $name = $pictures->unitName($cell).' '.$now->turn->value.($now->mirrored ? 'm ' : ' ').$side->value;
+            $name = $pictures->unitName($cell).' '.$now->turn->value.' '.json_encode($now->mirrored).' '.$side->value;
             [$placements, $shown] = $known[$name] ??= self::lookingRight($pictures, $cell, $side);
             if ($placements !== [] && $shown !== []) {
                 $impostors[] = new self($pictures->units[$cell]->cell, $side, $pictures->picture($cell), $placements, $shown, $pictures->units[$cell]->ratio());
@@ -144,8 +144,7 @@ final readonly class Impostors
     private static function sideAlong(PlacedUnit $unit, Join $join): ?Side
     {
         foreach ($unit->outline->edges() as $i => [$a, $b]) {
-            $isOnSeam = $join->seam->sideOf($a) === 0 && $join->seam->sideOf($b) === 0 && $join->seam->contains($a) && $join->seam->contains($b);
-            if ($isOnSeam) {
+            if ($join->seam->contains($a) && $join->seam->contains($b)) {
                 return match (true) {
                     $a->y === $b->y => $b->x > $a->x ? Side::Top : Side::Bottom, // outlines run clockwise
                     default => $b->y > $a->y ? Side::Right : Side::Left,

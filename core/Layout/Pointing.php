@@ -76,9 +76,10 @@ final readonly class Pointing
             Turn::Half => new Point(0, 1),
             Turn::ThreeQuarters => new Point(-1, 0),
         };
-        [$box, $whole] = [Box::of($unit->outline), Box::of($face->outline())];
-        // Doubled, so that middles are whole numbers.
-        $from = new Point(2 * $box->x + $box->width - 2 * $whole->x - $whole->width, 2 * $box->y + $box->height - 2 * $whole->y - $whole->height);
+        $box = Box::of($unit->outline);
+        [$width, $height] = $face->outline()->size();
+        // Doubled, so that middles are whole numbers; the face begins at 0, 0.
+        $from = new Point(2 * $box->x + $box->width - $width, 2 * $box->y + $box->height - $height);
 
         return $tip->dot($from) <=> 0;
     }

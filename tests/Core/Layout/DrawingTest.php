@@ -39,6 +39,19 @@ final class DrawingTest extends TestCase
         self::assertEqualsCanonicalizing([0.5, 0.25, 0.125, 0.125], self::areas($drawing));
     }
 
+    public function test_the_part_further_up_and_to_the_left_comes_first_whichever_way_the_cut_was_drawn(): void
+    {
+        foreach ([[['1/3', '0'], ['1/3', '1']], [['0', '1/4'], ['1', '1/4']], [['0', '1/2'], ['1/2', '0']]] as [$from, $to]) {
+            $ways = array_map(static fn (Drawing $drawing): array => array_map(static fn (array $patch): float => array_sum(array_map(static fn (Spot $spot): float => $spot->x->toFloat() + $spot->y->toFloat(), $patch[1])) / count($patch[1]), $drawing->patches), [
+                self::whole()->cut(self::at(...$from), self::at(...$to), true),
+                self::whole()->cut(self::at(...$to), self::at(...$from), true),
+            ]);
+            self::assertCount(2, $ways[0]);
+            self::assertLessThan($ways[0][1], $ways[0][0]);
+            self::assertSame($ways[0], $ways[1]);
+        }
+    }
+
     public function test_a_cut_crosses_what_it_meets_and_no_more(): void
     {
         $halves = self::whole()->cut(self::at('1/2', '0'), self::at('1/2', '1'), false);

@@ -44,6 +44,8 @@ final class LayoutWordsTest extends TestCase
         $words = array_map(LayoutWords::tooClose(...), TooClose::allOn(Face::of(BlockFile::read($file))));
         self::assertCount(1, $words);
         self::assertStringEndsWith('are close in value: the figure may not show in 5 units, row 1 column 1; row 1 column 2; row 1 column 3; row 2 column 1 and more.', $words[0]);
+        $file['cells'][4] = ['row' => 2, 'column' => 2, 'unit' => 'plain', 'fabrics' => ['A']];
+        self::assertStringEndsWith('in 4 units, row 1 column 1; row 1 column 2; row 1 column 3; row 2 column 1.', array_map(LayoutWords::tooClose(...), TooClose::allOn(Face::of(BlockFile::read($file))))[0]);
     }
 
     public function test_a_fabric_on_itself_is_told_where_a_figure_was_meant(): void

@@ -15,6 +15,7 @@ use KeenSeam\Core\Layout\Axis;
 use KeenSeam\Core\Layout\Cloths;
 use KeenSeam\Core\Layout\Difference;
 use KeenSeam\Core\Layout\GridWords;
+use KeenSeam\Core\Layout\Grouping;
 use KeenSeam\Core\Layout\HandCount;
 use KeenSeam\Core\Layout\Internal\CellPictures;
 use KeenSeam\Core\Layout\LayoutNotPossible;
@@ -22,6 +23,7 @@ use KeenSeam\Core\Layout\LayoutWords;
 use KeenSeam\Core\Layout\OddOnesOut;
 use KeenSeam\Core\Layout\Start;
 use KeenSeam\Core\Layout\Symmetry;
+use KeenSeam\Core\Layout\TrayUnit;
 use KeenSeam\Core\Layout\Wall;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
@@ -56,6 +58,31 @@ final class WallByHandTest extends TestCase
         self::assertSame(['Bollard', null], [$changed->grid->cells[0]->label, $changed->grid->cells[1]->label]);
         self::assertEquals($wall->block->grid->cells[0]->unit, $changed->grid->cells[0]->unit);
         self::assertNull($wall->labelled([[1, 1]], 'Bollard')->labelled([[1, 1]], null)->block->grid->cells[0]->label);
+    }
+
+    public function test_cells_become_one_small_grid_only_when_they_are_several(): void
+    {
+        $two = Wall::of(Blocks::of('hAB hAC', 'pA pB'));
+        self::assertSame(2, count(Grouping::grouped($two, [[1, 1], [1, 2]])->block->grid->cells[0]->unit->grid->cells ?? []));
+        $this->expectException(LayoutNotPossible::class);
+        Grouping::grouped($two, [[1, 1]]);
+    }
+
+    public function test_a_start_of_one_cell_is_written_as_one_row_and_one_column(): void
+    {
+        $block = Grouping::asOneCell(Wall::of(Blocks::of('hAB hAC', 'pA pB')))->block;
+        $file = BlockFileWriter::write($block);
+        self::assertSame([['1'], ['1'], 1], [$file['columns'], $file['rows'], count($file['cells'])]);
+        $grid = TrayUnit::unit('grid', $block->fabrics['A'], $block->fabrics['B'], $block->fabrics['C'], Length::parse('2'), LengthUnit::Inch);
+        self::assertSame(['1', '1'], array_map(static fn (Fraction $width): string => $width->toText(), $grid->grid->columns ?? []));
+    }
+
+    public function test_three_of_four_settle_how_the_fourth_lies(): void
+    {
+        // Four corners of a pinwheel.
+        $odd = static fn (string ...$rows): array => array_map(static fn ($one): string => $one->cell->row.','.$one->cell->column, OddOnesOut::of(Face::of(Blocks::of(...$rows)))->odd);
+        self::assertSame(['2,2'], $odd('hAB hAB90', 'hAB270 hAB90'));
+        self::assertSame([], $odd('hAB hAB90', 'hAB hAB90'), 'a repeat of another kind');
     }
 
     public function test_the_last_fabric_stays(): void

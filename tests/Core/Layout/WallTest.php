@@ -67,6 +67,8 @@ final class WallTest extends TestCase
         self::assertSame(['hBA hAB90', 'gBCAm pC'], self::told($wall->withFabricsSwapped([[1, 1], [2, 1]])));
         self::assertSame(['hAB hAB90', 'pC pC'], self::told($wall->cleared([[2, 1]])));
         self::assertSame(['pC hAB', 'gABCm pC'], self::told($wall->carried([[1, 1]], 0, 1)));
+        self::assertSame(['pC hAB90', 'hAB pC'], self::told($wall->carried([[1, 1]], 1, 0)));
+        self::assertSame(['gABCm hAB90', 'pC pC'], self::told($wall->carried([[2, 1]], -1, 0)));
     }
 
     public function test_one_patch_is_painted(): void
