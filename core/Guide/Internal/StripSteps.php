@@ -418,7 +418,7 @@ final readonly class StripSteps
     {
         return $this->names->areNumbered($strand->depth) || count($strand->parts) > 2
             ? ['its first '.$this->pieceWord(), 'its last '.$this->pieceWord()]
-            : [$this->names->of($strand->parts[0]), $this->names->of($strand->parts[1])];
+            : $this->twoOf($strand);
     }
 
     /** "Row 1 out, toward the plain squares. ": as quilters say it, before it is said seam by seam. */
@@ -433,7 +433,28 @@ final readonly class StripSteps
     {
         return $this->names->areNumbered($strand->depth) || count($strand->parts) > 2
             ? sprintf('each %s onto the one before it', $this->pieceWord())
-            : sprintf('%s onto %s', $this->names->of($strand->parts[1]), $this->names->of($strand->parts[0]));
+            : vsprintf('%2$s onto %1$s', $this->twoOf($strand));
+    }
+
+    /** @return array{string, string} what its two parts are called; by where they lie if they are called the same */
+    private function twoOf(Strand $strand): array
+    {
+        [$first, $second] = [$this->names->of($strand->parts[0]), $this->names->of($strand->parts[1])];
+        if ($first !== $second) {
+            return [$first, $second];
+        }
+        $side = FaceSide::ofLeftPart($this->construction->joins[$strand->joins[0]]);
+
+        return [$first.' '.self::where($side), $second.' '.self::where($side->opposite())];
+    }
+
+    private static function where(FaceSide $side): string
+    {
+        return match ($side) {
+            FaceSide::Up => 'above',
+            FaceSide::Down => 'below',
+            default => 'on the '.$side->value,
+        };
     }
 
     /** What a row is made of. */

@@ -50,6 +50,11 @@ final class ReadAloudTest extends TestCase
         yield from self::named('round-a-centre-pressed-open', Blocks::file('pA pB pA', 'pB qABAB pB', 'pA pB pA'), Order::Around, PressStyle::Open, new CutQuestion(), Chain::RowByRow);
         yield from self::named('quarter-squares-that-leave-halves', Blocks::file('qABCB qABCB90 qABCB180'), Order::Twos, PressStyle::Dark, new CutQuestion(ways: ['U1' => 'crossed']), Chain::RowByRow);
         yield from self::named('in-an-order-of-her-own', Blocks::file('hAB pA', 'pB hAB180'), OwnOrder::of('Across the middle', [['1,1', '2,1'], ['1,2', '2,2']]), PressStyle::Nest, new CutQuestion(2), Chain::RowByRow);
+        yield from self::named('columns-of-three-blocks', Blocks::file('hAB hAB90 hAB', 'hAB90 qABAB hAB90', 'hAB hAB90 hAB'), Order::Columns, PressStyle::Nest, new CutQuestion(3), Chain::Webbed);
+        yield from self::named('halves-of-halves-of-two-blocks', Blocks::file('hAB hAB90 hAB hAB90', 'hAB270 hAB180 hAB270 hAB180', 'hAB hAB90 hAB hAB90', 'hAB270 hAB180 hAB270 hAB180'), Order::Quarters, PressStyle::NestFurl, new CutQuestion(2), Chain::RowByRow);
+        yield from self::named('fives-in-twos', Blocks::file('pA pB pA pB pA', 'pB pA hAB pA pB', 'pA pB pA pB pA'), Order::Twos, PressStyle::Mixed, new CutQuestion(3), Chain::Twos);
+        yield from self::named('slanting-rows', Blocks::file('hAB hAC', 'hBC hAB'), Order::Diagonal, PressStyle::Nest, new CutQuestion(2), Chain::RowByRow);
+        yield from self::named('rows-without-squaring-up', $with($wide + Blocks::file('pA gABB', 'gABC180 pB'), $grid('pA pB pC'), ['unit' => 'flying-geese', 'fabrics' => ['A', 'B', 'B']]), $rows, PressStyle::Dark, new CutQuestion(2), Chain::RowByRow);
         yield from self::named('one-square', Blocks::file('pA'), $rows, PressStyle::Nest, new CutQuestion(), Chain::RowByRow);
         yield from self::named('tips-of-triangles-in-squares', Blocks::file('tABC tABC90', 'tABC270 tABC180'), $rows, PressStyle::Nest, new CutQuestion(), Chain::RowByRow);
     }
