@@ -7,7 +7,9 @@ namespace KeenSeam\Core\Guide\Internal;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
+use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PatchesUnit;
+use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Guide\SeamWords;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
@@ -293,10 +295,11 @@ final readonly class UnitSteps
     private function stackWords(Pile $pile): string
     {
         $labels = array_map(static fn (UnitClass $class): string => $class->label(), $pile->classes);
+        $plain = array_merge(...array_map(self::plainIn(...), array_merge(...array_map(static fn (UnitClass $class): array => $class->members, $pile->classes))));
         $letters = [];
         foreach ($this->cutting->cuts ?? [] as $cut) {
             // "U2.1" is a part of U2.
-            if (array_intersect(array_map(static fn (string $for): string => explode('.', $for)[0], $cut->for), $labels) !== []) {
+            if (array_intersect($plain, $cut->patches) !== [] || array_intersect(array_map(static fn (string $for): string => explode('.', $for)[0], $cut->for), $labels) !== []) {
                 $letters[] = $cut->letter;
             }
         }
@@ -306,6 +309,14 @@ final readonly class UnitSteps
             1 => sprintf(' Take stack %s.', $letters[0]),
             default => sprintf(' Take stacks %s.', Words::listed($letters)),
         };
+    }
+
+    /** @return list<int> ids of plain patches that lie in a small grid by themselves */
+    private static function plainIn(PlacedUnit $grid): array
+    {
+        $plain = array_filter($grid->parts, static fn (Patch|PlacedUnit $part): bool => $part instanceof PlacedUnit && count($part->patches()) === 1);
+
+        return array_merge(...array_map(PatchIds::ofUnit(...), array_values($plain)));
     }
 
     /**
