@@ -17,7 +17,7 @@ use KeenSeam\Core\Making\Table\Table;
 use KeenSeam\Core\Making\UnitToMake;
 use KeenSeam\Core\Measure\Fraction;
 
-/** Checks and rails: strips sewn lengthwise, then cut across. Only where every place holds one plain patch, and row after row is sewn. */
+/** Checks and rails: strips sewn lengthwise, then cut across. Only where every place holds one plain patch, and row after row or column after column is sewn. */
 final readonly class StripSets implements Recipe
 {
     public const KEY = 'strip-sets';
@@ -40,15 +40,17 @@ final readonly class StripSets implements Recipe
         return $sets === [] ? [] : [new self($sets, intdiv($cuts, $unit->need + $unit->mirrored))];
     }
 
-    /** @return list<StripSet> none where the grid holds more than plain patches, or is not sewn row after row */
+    /** @return list<StripSet> none where the grid holds more than plain patches, or is sewn neither in rows nor in columns */
     public static function sets(UnitToMake $unit, Bench $bench): array
     {
         $grid = $unit->unit instanceof GridUnit ? $unit->unit->grid : null;
-        if ($grid === null || ! self::isSewnInBands($unit, $bench->order === Order::Columns)) {
+        $byColumns = $bench->order === Order::Columns;
+        $areColumns = array_values(array_filter([$byColumns, ! $byColumns], static fn (bool $are): bool => self::isSewnInBands($unit, $are)));
+        if ($grid === null || $areColumns === []) {
             return [];
         }
-        // Rows of the block as it is sewn are columns of a grid that was turned by a quarter.
-        $isUpright = ($unit->first?->placement->turn->swapsSides() ?? false) !== ($bench->order === Order::Columns);
+        // Rows as they are sewn are columns of a grid that was turned by a quarter.
+        $isUpright = ($unit->first?->placement->turn->swapsSides() ?? false) !== $areColumns[0];
         $bands = [];
         foreach ($grid->cells as $cell) {
             if (! $cell->unit instanceof PatternUnit || $cell->unit->kind() !== 'plain' || $cell->rowSpan !== 1 || $cell->columnSpan !== 1) {
@@ -73,7 +75,7 @@ final readonly class StripSets implements Recipe
         return array_values($found);
     }
 
-    /** Whether all seams within the rows come before those between them; within columns where the block is sewn in columns. */
+    /** Whether all seams within the rows, or within the columns, come before those between them. */
     private static function isSewnInBands(UnitToMake $unit, bool $areColumns): bool
     {
         $isWithin = static fn (Assembly $join): bool => $join instanceof Join && ($join->seam->direction()->y === 0) === $areColumns;

@@ -189,6 +189,27 @@ final class ByHandTest extends TestCase
         self::assertSame([['A', 0.0, 1.25, 3.0], ['B', 1.25, 2.25, 3.0], ['A', 2.25, 3.5, 3.0]], $edges($set(1, '42', 'pA pB pA', 'pB pA pB', 'pA pB pA')));
     }
 
+    public function test_strips_are_offered_where_rows_or_columns_are_sewn_and_cut_as_these_run(): void
+    {
+        $inner = Blocks::file('pA pB pC', 'pB pA pB');
+        $rails = Blocks::file('pA pB pC');
+        $fabrics = static function (array $grid, Order $order): array {
+            $file = ['finished' => ['width' => '6', 'height' => '3']] + Blocks::file('pC pC');
+            $file['cells'][0] = ['row' => 1, 'column' => 1, 'unit' => 'grid', 'columns' => $grid['columns'], 'rows' => $grid['rows'], 'cells' => $grid['cells']];
+            $construction = Construction::of(Face::of(BlockFile::read($file)), $order);
+            $ways = array_map(static fn ($way): string => $way->key, CuttingPlan::of($construction, new CutQuestion())->units[0]->ways);
+
+            return in_array('strip-sets', $ways, true) ? array_map(static fn (array $strip): string => implode('', $strip['set']->fabrics), CuttingPlan::of($construction, new CutQuestion(ways: ['U1' => 'strip-sets']))->strips) : ['none'];
+        };
+        self::assertSame(['ABC', 'BAB'], $fabrics($inner, Order::Rows));
+        // A with B, B with A turned round, C with B: two sets.
+        self::assertSame(['AB', 'BC'], array_map(static fn (string $set): string => min($set, strrev($set)), $fabrics($inner, Order::Columns)));
+        self::assertSame(['ABC'], $fabrics($rails, Order::Rows));
+        self::assertSame(['none'], $fabrics($rails, Order::Columns), 'each column is one patch');
+        $four = Blocks::file('pA pB pA pB', 'pB pA pB pA', 'pA pB pA pB', 'pB pA pB pA');
+        self::assertSame(['none'], $fabrics($four, Order::Quarters), 'neither rows nor columns are sewn whole');
+    }
+
     public function test_what_is_preferred_is_had(): void
     {
         $file = ['finished' => ['width' => '8', 'height' => '4']] + Blocks::file('gABB gABB');
