@@ -10,6 +10,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Pressing\Cost;
+use KeenSeam\Core\Pressing\HabitWarning;
 use KeenSeam\Core\Pressing\OpenedSeams;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\Pressing;
@@ -100,8 +101,31 @@ final class CountedByHandTest extends TestCase
         self::assertEqualsWithDelta($covered / 4000, OpenedSeams::of($construction)->covered, 0.035);
     }
 
-    /** Where the allowances of the seam sewn last lie at a place on a join: -1 toward the join's start, 1 toward its end, 0 open. */
-    private static function ridge(Join $join, Assembly $side, Point $at, Pressing $pressing): int
+    /** @param array<string, mixed> $file */
+    #[DataProvider('blocks')]
+    public function test_where_pressing_to_the_dark_would_stack_is_warned_of(array $file, int $seed): void
+    {
+        try {
+            $construction = Blocks::construction($file);
+        } catch (SetInSeamNeeded) {
+            $this->expectNotToPerformAssertions();
+
+            return;
+        }
+        $expected = [];
+        foreach ($construction->joins as $join) {
+            foreach ($join->matchPoints() as $match) {
+                $seams = array_map(static fn (Assembly $side): Join => self::lastAt($side, $match->at), [$join->left, $join->right]);
+                $ways = array_map(static fn (Join $seam): ?PressDirection => self::toTheDark($construction, $seam), $seams);
+                if ($ways[0] !== null && $ways[1] !== null && self::lies($join, $seams[0], $ways[0]) === self::lies($join, $seams[1], $ways[1])) {
+                    $expected[] = $join->id.' '.$match->at->key();
+                }
+            }
+        }
+        self::assertSame($expected, array_map(static fn (HabitWarning $one): string => $one->join.' '.$one->at->key(), HabitWarning::allIn($construction)), "seed $seed");
+    }
+
+    private static function lastAt(Assembly $side, Point $at): Join
     {
         $last = null;
         foreach (self::seamsIn($side) as $seam) {
@@ -109,16 +133,47 @@ final class CountedByHandTest extends TestCase
                 $last = $seam;
             }
         }
-        self::assertNotNull($last);
-        $ways = $pressing->of($last);
-        $way = $last->seam->from->equals($at) ? $ways[0] : $ways[count($ways) - 1];
-        $isStartOnLeft = $last->seam->sideOf($join->seam->from) === $last->leftSide;
+
+        return $last ?? self::fail('Seams of both sides end at a match point.');
+    }
+
+    /** Which side has the darker cloth along the seam, by length; null where they are equal. */
+    private static function toTheDark(Construction $construction, Join $seam): ?PressDirection
+    {
+        $dark = array_map(static function (Assembly $side) use ($construction, $seam): float {
+            $sum = 0.0;
+            foreach ($side->patchIds() as $id) {
+                foreach ($construction->face->patches[$id]->outline->edges() as [$a, $b]) {
+                    if ($seam->seam->contains($a) && $seam->seam->contains($b)) {
+                        $sum += hypot($b->x - $a->x, $b->y - $a->y) * $construction->face->patches[$id]->fabric->value->rank();
+                    }
+                }
+            }
+
+            return round($sum, 6);
+        }, [$seam->left, $seam->right]);
+
+        return $dark[0] === $dark[1] ? null : ($dark[0] > $dark[1] ? PressDirection::Left : PressDirection::Right);
+    }
+
+    private static function lies(Join $join, Join $seam, PressDirection $way): int
+    {
+        $isStartOnLeft = $seam->seam->sideOf($join->seam->from) === $seam->leftSide;
 
         return match ($way) {
             PressDirection::Open => 0,
             PressDirection::Left => $isStartOnLeft ? -1 : 1,
             PressDirection::Right => $isStartOnLeft ? 1 : -1,
         };
+    }
+
+    /** Where the allowances of the seam sewn last lie at a place on a join: -1 toward the join's start, 1 toward its end, 0 open. */
+    private static function ridge(Join $join, Assembly $side, Point $at, Pressing $pressing): int
+    {
+        $last = self::lastAt($side, $at);
+        $ways = $pressing->of($last);
+
+        return self::lies($join, $last, $last->seam->from->equals($at) ? $ways[0] : $ways[count($ways) - 1]);
     }
 
     private static function folded(Join $join, Pressing $pressing): int
