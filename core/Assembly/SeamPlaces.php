@@ -38,8 +38,7 @@ final readonly class SeamPlaces
 
     public static function of(Construction $construction): self
     {
-        $corners = $construction->face->outline()->points;
-        [$width, $height] = [max(array_map(static fn (Point $p): int => $p->x, $corners)), max(array_map(static fn (Point $p): int => $p->y, $corners))];
+        [$width, $height] = $construction->face->outline()->size();
         $texts = [];
         $text = static function (int $steps, int $whole) use (&$texts): string {
             return $texts[$whole][$steps] ??= Fraction::of($steps, $whole)->toText();

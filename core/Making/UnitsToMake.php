@@ -20,8 +20,6 @@ use KeenSeam\Core\Block\PatchesUnit;
 use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Unit;
-use KeenSeam\Core\Geometry\ConvexPolygon;
-use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 
@@ -159,19 +157,9 @@ final class UnitsToMake
     /** @return array{Fraction, Fraction} finished width and height in the unit's own frame */
     private function size(PlacedUnit $unit): array
     {
-        [$width, $height] = self::box($unit->outline);
-        $size = [$this->length($width), $this->length($height)];
+        [$width, $height] = array_map($this->length(...), $unit->outline->size());
 
-        return $unit->placement->turn->swapsSides() ? [$size[1], $size[0]] : $size;
-    }
-
-    /** @return array{int, int} */
-    private static function box(ConvexPolygon $outline): array
-    {
-        $corner = $outline->corner();
-        $far = static fn (string $axis): int => max(array_map(static fn (Point $point): int => $axis === 'x' ? $point->x : $point->y, $outline->points));
-
-        return [$far('x') - $corner->x, $far('y') - $corner->y];
+        return $unit->placement->turn->swapsSides() ? [$height, $width] : [$width, $height];
     }
 
     private function length(int $steps): Fraction

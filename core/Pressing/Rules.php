@@ -166,9 +166,8 @@ final class Rules
         if ($word !== RuleWord::In && $word !== RuleWord::Out) {
             return $this->way($rule, $join, $word);
         }
-        $corners = $this->construction->face->outline()->points;
         // Doubled, so that the middle is a whole number.
-        $middle = new Point(max(array_map(static fn (Point $corner): int => $corner->x, $corners)), max(array_map(static fn (Point $corner): int => $corner->y, $corners)));
+        $middle = new Point(...$this->construction->face->outline()->size());
         $side = $join->seam->direction()->cross($middle->minus($join->seam->from)->minus($join->seam->from)) * $join->leftSide;
 
         return match (true) {

@@ -6,7 +6,6 @@ namespace KeenSeam\Core\Layout\Internal;
 
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Geometry\ConvexPolygon;
-use KeenSeam\Core\Geometry\Point;
 
 /**
  * The upright rectangle of a cell, in lattice steps.
@@ -25,9 +24,8 @@ final readonly class Box
     public static function of(ConvexPolygon $outline): self
     {
         $corner = $outline->corner();
-        $far = static fn (string $axis): int => max(array_map(static fn (Point $point): int => $axis === 'x' ? $point->x : $point->y, $outline->points));
 
-        return new self($corner->x, $corner->y, $far('x') - $corner->x, $far('y') - $corner->y);
+        return new self($corner->x, $corner->y, ...$outline->size());
     }
 
     /** Where the box comes to lie when the whole is flipped left to right if asked, then turned, and stays in its place. */
