@@ -79,7 +79,7 @@ final readonly class CrossedQuarterSquares implements Recipe
             $table->cut('Cut on the line.', $line);
             $halves[] = $made = $table->besideBoth($below, $above, $line);
         }
-        $table->openAndPress('Open, and press toward the dark.', array_merge(...$halves));
+        $table->openAndPress('Open, and press as the plan has it.', array_merge(...$halves));
         $under = $halves[0][0]->atOrigin();
         $over = ($isSame ? $halves[0][1] : $halves[1][0])->atOrigin()->turned($this->turns)->faceDown();
         // The seam below falls from corner to corner: the cut must cross it.

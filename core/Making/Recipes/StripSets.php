@@ -121,7 +121,7 @@ final readonly class StripSets implements Recipe
         $seams = array_sum(array_map(static fn (StripSet $set): int => $set->sets() * (count($set->fabrics) - 1), $this->sets));
         $table->show(StageKind::Lay, 'Lay the strips of a set side by side.', $picture);
         $table->show(StageKind::Sew, 'Sew them together lengthwise, every other seam from the other end.', $picture, $this->sets[0]->seams(), seams: $seams);
-        $table->show(StageKind::Press, 'Press toward the darker strips.', $picture, isOpened: true);
+        $table->show(StageKind::Press, 'Press as the plan has it.', $picture, isOpened: true);
         $table->show(StageKind::Cut, implode(' ', array_map(static fn (StripSet $set): string => $set->cutWords(), $this->sets)), $picture, knives: $this->sets[0]->knives());
         $table->show(StageKind::Sew, 'Sew the cut rows together, seams nested.', [], seams: $units * ($this->bands - 1));
         $table->squareUp('all sides straight', []);
