@@ -10,6 +10,9 @@ use KeenSeam\Core\KeenSeamProblem;
 
 final class LockNotPossible extends \InvalidArgumentException implements KeenSeamProblem
 {
+    /** Of many locks that contradict each other the first are named. */
+    private const NAMED = 4;
+
     /**
      * @param Point|null                 $crossing where the allowances would have to turn like a wheel and cannot; null when it is about something else
      * @param array<int, PressDirection> $needs    how the seams that meet there would have to lie, by join
@@ -30,11 +33,18 @@ final class LockNotPossible extends \InvalidArgumentException implements KeenSea
     /** @param list<Lock> $locks */
     public static function contradicting(array $locks): self
     {
-        return new self(sprintf(
-            'The locks on joins %s%s contradict each other: equal units are pressed alike, as one pile. Release one of them.',
-            implode(' and ', array_map(static fn (Lock $lock): string => (string) $lock->join, array_slice($locks, 0, 4))),
-            count($locks) > 4 ? sprintf(' and %d others', count($locks) - 4) : '',
-        ));
+        $joins = array_values(array_unique(array_map(static fn (Lock $lock): int => $lock->join, $locks)));
+        if (count($joins) === 1) {
+            return new self(sprintf('The lock on join %d cannot be kept beside what else is held: equal units are pressed alike, as one pile. Release one of them.', $joins[0]));
+        }
+        $others = count($joins) - self::NAMED;
+        $named = array_map(strval(...), array_slice($joins, 0, self::NAMED));
+        if ($others > 0) {
+            $named[] = $others === 1 ? '1 other' : "$others others";
+        }
+        $last = array_pop($named);
+
+        return new self(sprintf('The locks on joins %s and %s contradict each other: equal units are pressed alike, as one pile. Release one of them.', implode(', ', $named), $last));
     }
 
     public static function otherSegments(Lock $lock, int $segments): self

@@ -14,6 +14,7 @@ use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Pressing\Internal\Optimum;
 use KeenSeam\Core\Pressing\Lock;
+use KeenSeam\Core\Pressing\LockNotPossible;
 use KeenSeam\Core\Pressing\Locks;
 use KeenSeam\Core\Pressing\PlacedLock;
 use KeenSeam\Core\Pressing\PressDirection;
@@ -80,6 +81,32 @@ final class LocksOnTheFaceTest extends TestCase
         // However the fractions are written.
         self::assertEquals(new Lock(2, PressDirection::Left), $on(['seam' => [['0', '2/4'], ['1', '0.5']]]));
         self::assertSame([['0', '1/2'], ['1', '1/2']], $kept['seam']);
+    }
+
+    public function test_a_lock_is_read_from_a_number_and_words_and_anything_else_is_refused_with_a_sentence(): void
+    {
+        self::assertSame(['12:left', '0:open', '123456:left,right,left'], array_map(static fn (string $text): string => Lock::parse($text)->toText(), ['12:left', '0:open', '123456:left,right,left']));
+        self::assertSame([PressDirection::Left, PressDirection::Right, PressDirection::Left], array_map(Lock::parse('3:left,right,left')->at(...), [0, 1, 2]));
+        self::assertSame([PressDirection::Open, PressDirection::Open, false, true], [Lock::parse('3:open')->at(0), Lock::parse('3:open')->at(5), Lock::parse('3:open')->furls(), Lock::parse('3:left,right')->furls()]);
+        foreach (['12', '12:up', '1234567:left', '12:left,', "12:left\n", ':left', str_repeat('x', 50)] as $text) {
+            try {
+                Lock::parse($text);
+                self::fail($text);
+            } catch (LockNotPossible $problem) {
+                self::assertSame(sprintf('"%s" is not a lock. Write a join\'s number and left, right or open, like 12:left, or a word for each of its stretches, like 12:left,right.', substr($text, 0, 40)), $problem->getMessage());
+                self::assertSame(['lock-not-possible', ''], [$problem->problemCode(), $problem->where()]);
+            }
+        }
+    }
+
+    public function test_locks_that_contradict_each_other_are_named_up_to_four(): void
+    {
+        $locks = static fn (int ...$joins): array => array_map(static fn (int $join): Lock => new Lock($join, PressDirection::Left), array_values($joins));
+        self::assertStringStartsWith('The lock on join 1 cannot be kept beside what else is held', LockNotPossible::contradicting($locks(1, 1))->getMessage());
+        self::assertStringStartsWith('The locks on joins 1 and 2 contradict each other', LockNotPossible::contradicting($locks(1, 2))->getMessage());
+        self::assertStringStartsWith('The locks on joins 1, 2, 3 and 4 contradict each other', LockNotPossible::contradicting($locks(1, 2, 3, 4))->getMessage());
+        self::assertStringStartsWith('The locks on joins 1, 2, 3, 4 and 1 other contradict each other', LockNotPossible::contradicting($locks(1, 2, 3, 4, 5))->getMessage());
+        self::assertStringStartsWith('The locks on joins 1, 2, 3, 4 and 2 others contradict each other', LockNotPossible::contradicting($locks(1, 2, 3, 4, 5, 6))->getMessage());
     }
 
     public function test_locks_of_a_class_are_one_and_the_last_word_counts(): void

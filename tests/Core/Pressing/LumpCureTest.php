@@ -92,6 +92,21 @@ final class LumpCureTest extends TestCase
         }
     }
 
+    public function test_the_wings_of_a_drawn_goose_are_wings_too(): void
+    {
+        $patch = static fn (string $fabric, string $points): array => ['fabric' => $fabric, 'points' => array_map(static fn (string $point): array => explode(',', $point), explode(' ', $points))];
+        $file = ['finished' => ['width' => '8', 'height' => '2']] + Blocks::file('pA pB');
+        $file['cells'][0] = ['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => [$patch('A', '0,1 1/2,0 1,1'), $patch('B', '0,0 1/2,0 0,1'), $patch('C', '1/2,0 1,0 1,1')]];
+        $construction = Blocks::construction($file);
+        $planner = new PressingPlanner($construction);
+        foreach ([[PressDirection::Left, PressDirection::Left], [PressDirection::Left, PressDirection::Right], [PressDirection::Open, PressDirection::Left], [PressDirection::Open, PressDirection::Open]] as [$first, $second]) {
+            $plan = $planner->best(new PressQuestion(PressStyle::Mixed, [new Lock(0, $first), new Lock(1, $second)]));
+            $wing = array_map(static fn (int $id): bool => $plan->pressing->of($construction->joins[$id])[0] === (count($construction->joins[$id]->left->patchIds()) === 1 && $construction->joins[$id]->left->outline()->areaDoubled() < $construction->joins[$id]->right->outline()->areaDoubled() ? PressDirection::Left : PressDirection::Right), [0, 1]);
+            $isAlike = ($first === PressDirection::Open) === ($second === PressDirection::Open) && ($first === PressDirection::Open || $wing[0] === $wing[1]);
+            self::assertCount($isAlike ? 0 : 1, GooseWings::pressedTwoWays($plan), $first->value.' '.$second->value);
+        }
+    }
+
     public function test_wings_pressed_two_ways_are_told_and_pressed_alike_where_asked(): void
     {
         $construction = Blocks::sewn('hAB tABB', 'pB tABB180');
