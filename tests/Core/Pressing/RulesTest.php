@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
+use KeenSeam\Core\Assembly\OwnOrder;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Pressing\Lock;
@@ -76,6 +77,21 @@ final class RulesTest extends TestCase
         self::assertSame(1, count(array_filter($construction->joins, fn (Join $join): bool => $this->said($construction, 'last: up', $join) === 'up')), 'halves of halves have one last seam');
         $rows = Blocks::sewn('pA pB', 'pB pA', 'pA pB');
         self::assertSame(['up', 'up'], array_values(array_filter(array_map(fn (Join $join): ?string => $this->said($rows, 'last: up', $join), $rows->joins))));
+    }
+
+    public function test_rows_told_in_pairs_by_herself_are_rows_and_all_seams_between_them_last(): void
+    {
+        $rows = ['pA pB pA', 'pB pA pB', 'pA pB pA', 'pB pA pB'];
+        $row = static fn (int $number): array => [["$number,1", "$number,2"], "$number,3"];
+        $own = Construction::of(Face::of(Blocks::of(...$rows)), OwnOrder::of('In pairs', [[$row(1), $row(2)], [$row(3), $row(4)]]));
+        $byRows = Blocks::sewn(...$rows);
+        $told = fn (Construction $construction, string $rule): array => array_filter(array_combine(array_map(static fn (Join $join): string => $join->seam->from->key().' '.$join->seam->to->key(), $construction->joins), array_map(fn (Join $join): ?string => $this->said($construction, $rule, $join), $construction->joins)));
+        foreach (['rows: out in', 'rows: left', 'last: down', 'last: open'] as $rule) {
+            self::assertNotSame([], $told($byRows, $rule));
+            self::assertEquals($told($byRows, $rule), $told($own, $rule), $rule);
+        }
+        self::assertCount(3, $told($own, 'last: down'));
+        self::assertCount(8, $told($own, 'rows: left'));
     }
 
     public function test_a_block_of_one_row_or_of_one_column_is_one_band(): void
