@@ -21,6 +21,13 @@ final class LeftoversTest extends TestCase
         self::assertSame(['Left over: 1 half-square triangle (U1).'], Leftovers::ofAll($plan));
     }
 
+    public function test_what_the_other_places_take_is_no_wrong_hand(): void
+    {
+        $plan = CuttingPlan::of(Blocks::sewn('sABC sABC90', 'sABC180 sABCm'), new CutQuestion(ways: ['U1' => 'crossed']));
+        // Three parts of a batch, one of each hand from each; one place takes the other hand.
+        self::assertSame([3, 1, 3, 2], [$plan->units[0]->unit->need, $plan->units[0]->unit->mirrored, $plan->units[0]->parts, $plan->units[0]->wrongHand()]);
+    }
+
     public function test_nothing_over_says_nothing(): void
     {
         $plan = self::plan('two-at-a-time', 'hAB hAB pA');

@@ -42,6 +42,7 @@ final class TopCuttingTest extends TestCase
         // 18 x 12 in: sides 12, top and bottom 22; then 22 x 16 in: sides 16, top and bottom 22, four squares.
         self::assertSame(['rectangle 22 1/2 x 2 1/2, : 2', 'rectangle 22 1/2 x 1 1/2, : 2', 'rectangle 12 1/2 x 2 1/2, : 2', 'rectangle 16 1/2 x 1 1/2, : 2'], self::cuts($file, 'C'));
         self::assertSame(['square 1 1/2 x 1 1/2, : 4'], self::cuts($file, 'B'));
+        self::assertSame(['border 1', 'border 1', 'border 2', 'border 2', 'border 2'], array_column(TopBorders::pieces(Tops::face($file)->top), 2));
         self::assertSame([24.0, 18.0], array_map(static fn ($side): float => $side->toFloat(), TopBorders::size(Tops::face($file)->top)));
     }
 
