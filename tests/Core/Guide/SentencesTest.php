@@ -128,7 +128,8 @@ final class SentencesTest extends TestCase
     public function test_what_a_seam_does_to_the_block_is_as_many_times_as_there_are_seams(): void
     {
         $words = static function (int $numerator, int $denominator, string ...$rows): string {
-            $plan = (new PressingPlanner(Blocks::sewn(...$rows)))->best(new PressQuestion(PressStyle::Nest));
+            $square = end($rows) === 'square' ? ['finished' => ['width' => '6', 'height' => '6']] : [];
+            $plan = (new PressingPlanner(Blocks::construction($square + Blocks::file(...array_diff($rows, ['square'])))))->best(new PressQuestion(PressStyle::Nest));
             [$takeUp, $tolerance] = [Fraction::of($numerator, $denominator), Tolerance::usual(LengthUnit::Inch)];
 
             return SeamEffect::of(new Drift($plan, $takeUp, SquareUp::Units), Remedy::find($plan, $takeUp, SquareUp::Units, [], $tolerance), $tolerance, SeamName::all($plan->construction))->words;
@@ -140,6 +141,8 @@ final class SentencesTest extends TestCase
         self::assertSame('The block comes out 10 5/8 in wide, 1/8 in too large, and 4 17/32 in high, 1/32 in too large. That does no harm: it comes off when the block is squared up.', $words(15, 32, ...$five));
         self::assertSame('With these seams everything comes out as it should.', $words(1, 2, ...$five));
         self::assertSame('The block comes out 4 7/16 in both ways, 1/16 in too small.', $words(9, 16, 'pA pB', 'pB pA'));
+        // A square block with two seams across and one down is no longer square.
+        self::assertSame('The block comes out 6 3/8 in wide, 1/8 in too small, and 6 7/16 in high, 1/16 in too small.', $words(9, 16, 'pA pB pA', 'pB pA pB', 'square'));
         // One seam across and none down; and a large seam that an eighth no longer covers.
         self::assertSame('The block comes out 4 7/16 in wide, 1/16 in too small, and 2 1/2 in high.', $words(9, 16, 'pA pB'));
         self::assertSame('The block comes out 2 1/2 in wide and 4 7/16 in high, 1/16 in too small.', $words(9, 16, 'pA', 'pB'));

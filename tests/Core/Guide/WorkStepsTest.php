@@ -322,6 +322,13 @@ final class WorkStepsTest extends TestCase
         self::assertSame(['Cut Harbour ink: 1 square 2 1/2 in, stack a.', 'Cut Sea glass: 1 square 2 1/2 in, stack b.'], array_values(array_map(static fn (Step $step): string => $step->text, $cut)));
     }
 
+    public function test_patches_too_small_for_a_ruler_are_counted(): void
+    {
+        $cut = array_filter(WorkSteps::of(self::plan(['finished' => ['width' => '1/2', 'height' => '2']] + Blocks::file('pA pB pA')), new CutQuestion(3)), static fn (Step $step): bool => $step->do === StepKind::Cut);
+
+        self::assertSame(['Cut Sailcloth: 6 patches, each with its allowance all round.', 'Cut Harbour ink: 3 patches, each with its allowance all round.'], array_values(array_map(static fn (Step $step): string => $step->text, $cut)));
+    }
+
     public function test_absurd_numbers_of_blocks_are_refused(): void
     {
         $this->expectException(CutNotPossible::class);
