@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Guide;
 
 use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\FaceSide;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\Piece;
@@ -153,6 +154,43 @@ final readonly class PartNames
     public function piece(): string
     {
         return $this->construction->face->kind->piece();
+    }
+
+    /** What the parts of a strand are: units, or what is sewn of them before. */
+    public function partsOf(Strand $strand): string
+    {
+        $isSewnBefore = array_filter($strand->parts, static fn (Assembly $part): bool => $part instanceof Join && $part->tie === null) !== [];
+
+        return $isSewnBefore || $this->construction->order->runsThroughCells() ? 'part' : $this->piece();
+    }
+
+    /** @return array{string, string} what its first and its last part are called, where pressing names them */
+    public function endsOf(Strand $strand): array
+    {
+        return $this->areNumbered($strand->depth) || count($strand->parts) > 2
+            ? ['its first '.$this->partsOf($strand), 'its last '.$this->partsOf($strand)]
+            : $this->two($strand);
+    }
+
+    /** @return array{string, string} what the two parts of a strand are called; by where they lie if they are called the same */
+    public function two(Strand $strand): array
+    {
+        [$first, $second] = array_map($this->of(...), $strand->parts);
+        if ($first !== $second) {
+            return [$first, $second];
+        }
+        $side = FaceSide::ofLeftPart($this->construction->joins[$strand->joins[0]]);
+
+        return [$first.' '.self::where($side), $second.' '.self::where($side->opposite())];
+    }
+
+    private static function where(FaceSide $side): string
+    {
+        return match ($side) {
+            FaceSide::Up => 'above',
+            FaceSide::Down => 'below',
+            default => 'on the '.$side->value,
+        };
     }
 
     /** What one of the parts is called that a strand sews together. */

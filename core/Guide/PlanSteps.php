@@ -106,11 +106,11 @@ final class PlanSteps
         if ($strand->depth > 0) {
             $name = $this->names->ofStrand($strand);
             $title = PartNames::title($name);
-            $piece = $this->names->piece();
+            $piece = $this->names->partsOf($strand);
 
             return [
                 new Step(StepKind::Join, $ids, $patches, [max($ids)], $title, sprintf('Sew %s: %s, one after the other.', $name, Words::counted(count($strand->parts), $piece, $piece.'s'))),
-                new Step(StepKind::Press, $ids, $patches, [max($ids)], $title, $this->words->pressWords($joins, 'its first '.$piece, 'its last '.$piece)),
+                new Step(StepKind::Press, $ids, $patches, [max($ids)], $title, $this->words->pressWords($joins, ...$this->names->endsOf($strand))),
             ];
         }
         $steps = [];

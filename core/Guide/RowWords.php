@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Guide;
 use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\FaceSide;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
@@ -44,11 +45,12 @@ final readonly class RowWords
         $units = self::unitsByPatch($plan->construction->face->whole);
         $subject = $rules->bandsAreRows() ? 'rows' : 'columns';
         $out = self::directions($rules, $subject.': out');
+        $title = $plan->construction->order === Order::Diagonal ? 'Slanting row ' : ($rules->bandsAreRows() ? 'Row ' : 'Column ');
         $words = [];
         foreach ($rules->bandJoins() as $number => $joins) {
             if ($joins !== []) {
                 $words[] = new self(
-                    ($rules->bandsAreRows() ? 'Row ' : 'Column ').($number + 1),
+                    $title.($number + 1),
                     self::way($plan, $joins, $out),
                     self::why($plan, $joins, $units),
                     array_map(static fn (Join $join): int => $join->id, $joins),

@@ -56,11 +56,13 @@ final readonly class SeamName
             $name = $names->ofStrand($strand);
             $isNumbered = $names->areNumbered($strand->depth) || count($strand->parts) > 2;
 
+            [$left, $right] = $isNumbered ? [$names->partsOf($strand).' '.($position + 1), $names->partsOf($strand).' '.($position + 2)] : $names->two($strand);
+
             return new self(
                 count($strand->joins) === 1 && ! $names->areNumbered($strand->depth) ? 'In '.$name : sprintf('%s, seam %d', PartNames::title($name), $position + 1),
                 $name.($position + 1 < count($strand->joins) ? sprintf(' up to seam %d', $position + 1) : ''),
-                $isNumbered ? $names->piece().' '.($position + 1) : $names->of($strand->parts[0]),
-                $isNumbered ? $names->piece().' '.($position + 2) : $names->of($strand->parts[1]),
+                $left,
+                $right,
                 [$join->id],
             );
         }

@@ -135,7 +135,7 @@ final readonly class StripSteps
             if ($points > 0) {
                 $checked[] = new Step(StepKind::Check, [], $patches, [$last], $title, $this->checkWords($points), $this->blocks);
             }
-            $pressed[] = new Step(StepKind::Press, $strand->joins, $patches, [$last], $title, $this->rowWords($strand).$this->words->pressWords($joins, ...$this->endsOf($strand)).$this->weightWords($joins), count($joins) * $this->blocks);
+            $pressed[] = new Step(StepKind::Press, $strand->joins, $patches, [$last], $title, $this->rowWords($strand).$this->words->pressWords($joins, ...$this->names->endsOf($strand)).$this->weightWords($joins), count($joins) * $this->blocks);
             // Only what has upright edges is as wide and as high as a ruler says.
             if ($this->construction->joins[$last]->outline()->isUprightRectangle()) {
                 $measured[] = $this->measured($last, $title, $this->names->ofStrand($strand));
@@ -293,7 +293,7 @@ final readonly class StripSteps
                 PatchIds::ofJoins($joins),
                 $ids,
                 ucfirst($names),
-                sprintf('Sew %s %d onto %s in all %s, one after the other; %s.', $this->pieceWord(), $i + 2, $i === 0 ? 'the first' : 'what is sewn', $names, $i + 1 < $longest ? 'leave the threads between them uncut' : 'the threads between them keep the '.$names.' in order'),
+                sprintf('Sew %s %d onto %s in all %s, one after the other; %s.', $this->names->partsOf($strands[0]), $i + 2, $i === 0 ? 'the first' : 'what is sewn', $names, $i + 1 < $longest ? 'leave the threads between them uncut' : 'the threads between them keep the '.$names.' in order'),
                 count($joins) * $this->blocks,
             );
         }
@@ -413,14 +413,6 @@ final readonly class StripSteps
         };
     }
 
-    /** @return array{string, string} what its first and its last part are called, where pressing names them */
-    private function endsOf(Strand $strand): array
-    {
-        return $this->names->areNumbered($strand->depth) || count($strand->parts) > 2
-            ? ['its first '.$this->pieceWord(), 'its last '.$this->pieceWord()]
-            : $this->twoOf($strand);
-    }
-
     /** "Row 1 out, toward the plain squares. ": as quilters say it, before it is said seam by seam. */
     private function rowWords(Strand $strand): string
     {
@@ -432,35 +424,8 @@ final readonly class StripSteps
     private function flipWords(Strand $strand): string
     {
         return $this->names->areNumbered($strand->depth) || count($strand->parts) > 2
-            ? sprintf('each %s onto the one before it', $this->pieceWord())
-            : vsprintf('%2$s onto %1$s', $this->twoOf($strand));
-    }
-
-    /** @return array{string, string} what its two parts are called; by where they lie if they are called the same */
-    private function twoOf(Strand $strand): array
-    {
-        [$first, $second] = [$this->names->of($strand->parts[0]), $this->names->of($strand->parts[1])];
-        if ($first !== $second) {
-            return [$first, $second];
-        }
-        $side = FaceSide::ofLeftPart($this->construction->joins[$strand->joins[0]]);
-
-        return [$first.' '.self::where($side), $second.' '.self::where($side->opposite())];
-    }
-
-    private static function where(FaceSide $side): string
-    {
-        return match ($side) {
-            FaceSide::Up => 'above',
-            FaceSide::Down => 'below',
-            default => 'on the '.$side->value,
-        };
-    }
-
-    /** What a row is made of. */
-    private function pieceWord(): string
-    {
-        return $this->construction->order->runsThroughCells() ? 'part' : $this->construction->face->kind->piece();
+            ? sprintf('each %s onto the one before it', $this->names->partsOf($strand))
+            : vsprintf('%2$s onto %1$s', $this->names->two($strand));
     }
 
     private function titleOf(Strand $strand): string

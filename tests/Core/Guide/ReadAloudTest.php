@@ -10,12 +10,17 @@ use KeenSeam\Core\Assembly\OwnOrder;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Guide\Chain;
+use KeenSeam\Core\Guide\PlanSteps;
+use KeenSeam\Core\Guide\RowWords;
+use KeenSeam\Core\Guide\SeamName;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\Rules;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Blocks;
@@ -64,12 +69,22 @@ final class ReadAloudTest extends TestCase
     public function test_it_is_told_from_cloth_to_block(string $name, array $file, Order|OwnOrder $order, PressStyle $style, CutQuestion $question, Chain $chain): void
     {
         $plan = (new PressingPlanner(Construction::of(Face::of(BlockFile::read($file)), $order)))->best(new PressQuestion($style));
-        $told = implode("\n", array_map(self::step(...), WorkSteps::of($plan, $question, $chain)))."\n";
+        $told = self::told($plan, $question, $chain);
         if (getenv('READ_ALOUD') === 'write') {
             file_put_contents(__DIR__."/told/$name.txt", $told);
         }
 
         self::assertStringEqualsFile(__DIR__."/told/$name.txt", $told);
+    }
+
+    /** The work step by step; then what each seam is called and each row is said to be, and the plan in short. */
+    private static function told(PressingPlan $plan, CutQuestion $question, Chain $chain): string
+    {
+        $seams = array_map(static fn (SeamName $name, int $id): string => sprintf('%d: %s makes %s of %s and %s; with %s', $id, $name->title, $name->made, $name->left, $name->right, self::ranges($name->pressedToo)), SeamName::all($plan->construction), array_keys($plan->construction->joins));
+        $rows = array_map(static fn (RowWords $row): string => sprintf('%s: %s%s (joins %s; %s)', $row->title, $row->way, $row->why === null ? '' : ', '.$row->why, self::ranges($row->joins), $row->say), RowWords::of($plan, new Rules($plan->construction)));
+        $short = array_map(static fn (Step $step): string => sprintf('%s, %s: %s', $step->title, $step->do->value, $step->text), PlanSteps::of($plan));
+
+        return implode("\n", [...array_map(self::step(...), WorkSteps::of($plan, $question, $chain)), '', 'Seams', ...$seams, '', 'Rows', ...$rows, '', 'In short', ...$short])."\n";
     }
 
     private static function step(Step $step): string
