@@ -10,6 +10,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\MadeUnit;
 use KeenSeam\Core\Making\Recipes\StripSets;
@@ -72,14 +73,21 @@ final readonly class Piles
      */
     private static function stripsFirst(array $rounds): array
     {
-        $last = [];
-        foreach (array_merge(...$rounds) as $join) {
-            $last[$join->tie?->unitClass.' '.$join->tie?->member] = $join->seam->direction();
+        $all = array_merge(...$rounds);
+        $ofUnit = [];
+        foreach ($all as $join) {
+            $ofUnit[$join->tie?->unitClass.' '.$join->tie?->member][] = $join->seam->direction();
         }
-        $isStrip = static fn (Join $join): bool => $join->seam->direction()->cross($last[$join->tie?->unitClass.' '.$join->tie?->member]) !== 0;
+        // The last seam of a unit lies between rows, unless the unit is a single one.
+        $isStrip = static function (Join $join) use ($ofUnit): bool {
+            $directions = $ofUnit[$join->tie?->unitClass.' '.$join->tie?->member];
+            $crosses = static fn (Point $along): bool => $along->cross($directions[count($directions) - 1]) !== 0;
+
+            return $crosses($join->seam->direction()) || array_filter($directions, $crosses) === [];
+        };
         $between = array_map(static fn (array $round): array => array_values(array_filter($round, static fn (Join $join): bool => ! $isStrip($join))), $rounds);
 
-        return array_values(array_filter([array_values(array_filter(array_merge(...$rounds), $isStrip)), ...$between]));
+        return array_values(array_filter([array_values(array_filter($all, $isStrip)), ...$between]));
     }
 
     private function madeUnit(UnitClass $class): ?MadeUnit

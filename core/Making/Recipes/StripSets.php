@@ -123,7 +123,9 @@ final readonly class StripSets implements Recipe
         $table->show(StageKind::Sew, 'Sew them together lengthwise, every other seam from the other end.', $picture, $this->sets[0]->seams(), seams: $seams);
         $table->show(StageKind::Press, 'Press as the plan has it.', $picture, isOpened: true);
         $table->show(StageKind::Cut, implode(' ', array_map(static fn (StripSet $set): string => $set->cutWords(), $this->sets)), $picture, knives: $this->sets[0]->knives());
-        $table->show(StageKind::Sew, 'Sew the cut rows together, seams nested.', [], seams: $units * ($this->bands - 1));
+        if ($this->bands > 1) {
+            $table->show(StageKind::Sew, 'Sew the cut rows together, seams nested.', [], seams: $units * ($this->bands - 1));
+        }
         $table->squareUp('all sides straight', []);
     }
 }

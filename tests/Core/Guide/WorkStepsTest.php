@@ -310,6 +310,8 @@ final class WorkStepsTest extends TestCase
         self::assertSame([
             'join 3 Start 4 small grids of both hands: sew the strips of each of the 3 sets together lengthwise, every other seam from the other end. Take stacks a, b and c.',
         ], array_slice($told('pA pB', 'pC pA', 'pB pC'), 0, 1));
+        // Rails are cut from one set and there is nothing more to sew.
+        self::assertSame(['join 2 Start 4 small grids: sew the strips of the set together lengthwise, every other seam from the other end. Take stacks a, b and c.', 'press 2', 'cut-apart 1 Cut the set of 3 across into 4 of 1 1/2.'], array_map(static fn (string $step): string => str_starts_with($step, 'press') ? substr($step, 0, 7) : $step, $told('pA pB pC')));
         // Rows cut from one set are pressed unlike: then they are cut first.
         self::assertSame(['join', 'cut-apart', 'press', 'join'], array_map(static fn (string $step): string => explode(' ', $step)[0], array_slice($told('pA pB pA', 'pA pB pA'), 0, 4)));
         self::assertSame(['join', 'press', 'cut-apart', 'join'], array_map(static fn (string $step): string => explode(' ', $step)[0], array_slice($told('pA pB', 'pB pA'), 0, 4)));

@@ -223,6 +223,13 @@ final class StagesReadAloudTest extends TestCase
             'sew 1: Sew the cut rows together, seams nested.',
             'trim 1: Square up to 4 1/2: all sides straight; two sides, half a turn, two more.',
         ]];
+        yield 'rails, strip-sets' => ['rails', 'strip-sets', 'from strips, cut across', 2, [
+            'lay 1: Lay the strips of a set side by side.',
+            'sew 1: Sew them together lengthwise, every other seam from the other end.',
+            'press 1: Press as the plan has it.',
+            'cut 1: Cut the set of 3 across into 1 of 4 1/2.',
+            'trim 1: Square up to 4 1/2: all sides straight; two sides, half a turn, two more.',
+        ]];
         yield 'oblongs, cut' => ['oblongs', 'cut', 'cut to size', 2, [
             'cut 3: Cut the pieces.',
             'lay 1: Lay them out as they will lie.',
@@ -282,6 +289,7 @@ final class StagesReadAloudTest extends TestCase
         return ['finished' => ['width' => '4', 'height' => '4'], 'cells' => [['row' => 1, 'column' => 1] + match ($unit) {
             'four-patch' => ['unit' => 'grid', 'columns' => ['1', '1'], 'rows' => ['1', '1'], 'cells' => [$plain(1, 1, 'A'), $plain(1, 2, 'B'), $plain(2, 1, 'B'), $plain(2, 2, 'A')]],
             'three rows' => ['unit' => 'grid', 'columns' => ['1', '1', '2'], 'rows' => ['1', '2', '1'], 'cells' => array_map(static fn (array $cell): array => $plain(...$cell), [[1, 1, 'A'], [1, 2, 'B'], [1, 3, 'C'], [2, 1, 'B'], [2, 2, 'A'], [2, 3, 'C'], [3, 1, 'A'], [3, 2, 'B'], [3, 3, 'C']])],
+            'rails' => ['unit' => 'grid', 'columns' => ['1', '1', '2'], 'rows' => ['1'], 'cells' => [$plain(1, 1, 'A'), $plain(1, 2, 'B'), $plain(1, 3, 'C')]],
             'oblongs' => ['unit' => 'patches', 'patches' => [$patch('A', '0,0 1/2,0 1/2,1 0,1'), $patch('B', '1/2,0 1,0 1,1/2 1/2,1/2'), $patch('C', '1/2,1/2 1,1/2 1,1 1/2,1')]],
             'corners' => ['unit' => 'flipped-corners', 'fabrics' => ['A'], 'corners' => array_fill_keys(['tl', 'tr', 'br'], ['fabric' => 'B', 'size' => '1'])],
             default => ['unit' => 'patches', 'patches' => [$patch('A', '0,0 1/2,0 1/2,1/2 0,1'), $patch('B', '0,1 1/2,1/2 1/2,1'), $patch('B', '1/2,0 1,0 1,1/2 1/2,1'), $patch('A', '1,1/2 1,1 1/2,1')]],
