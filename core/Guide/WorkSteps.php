@@ -7,8 +7,6 @@ namespace KeenSeam\Core\Guide;
 use KeenSeam\Core\Assembly\ClassKinship;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
-use KeenSeam\Core\Assembly\OrderNotPossible;
-use KeenSeam\Core\Assembly\SetInSeamNeeded;
 use KeenSeam\Core\Block\FaceKind;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Guide\Internal\PatchIds;
@@ -80,14 +78,8 @@ final class WorkSteps
                 return null;
             }
         }
-        $drawn = $this->drawn ?? $this->construction;
         try {
-            $sewn = $drawn->order === Order::Rows ? $drawn : Construction::of($drawn->face, Order::Rows);
-        } catch (SetInSeamNeeded|OrderNotPossible) {
-            $sewn = $drawn;
-        }
-        try {
-            return CuttingPlan::of($sewn, $this->question);
+            return CuttingPlan::of($this->drawn ?? $this->construction, $this->question);
         } catch (PieceNotPossible) {
             // Pieces too small to be cut may still lie there, ready to be sewn; a wrong answer of the quilter's is told.
             return null;

@@ -22,6 +22,7 @@ use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\Stage;
 use KeenSeam\Core\Making\StageKind;
+use KeenSeam\Core\Making\Way;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
@@ -30,6 +31,8 @@ use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Tests\Support\Blocks;
 
 /** The order of work: common practice, no published source. */
@@ -293,6 +296,34 @@ final class WorkStepsTest extends TestCase
                 self::assertSame($expected, $sewn, implode(' / ', $rows).", $blocks blocks");
             }
         }
+    }
+
+    public function test_everything_is_done_once_where_small_grids_come_from_strips(): void
+    {
+        $random = new Randomizer(new Mt19937(4));
+        $fromStrips = 0;
+        for ($seed = 1; $seed <= 24; ++$seed) {
+            $word = static fn (): string => 'p'.['A', 'B', 'C'][$random->getInt(0, 2)];
+            $grid = static function () use ($word, $random): array {
+                $columns = $random->getInt(1, 3);
+                $inner = Blocks::file(...array_map(static fn (): string => implode(' ', array_map($word, range(1, $columns))), range(1, $columns === 1 ? 2 : $random->getInt(1, 3))));
+
+                return ['unit' => 'grid', 'turn' => 90 * $random->getInt(0, 3), 'mirrored' => $random->getInt(0, 1) === 1, 'columns' => $inner['columns'], 'rows' => $inner['rows'], 'cells' => $inner['cells']];
+            };
+            $two = [$grid(), $grid()];
+            $file = ['finished' => ['width' => '12', 'height' => '12']] + Blocks::file('pA pA', 'pA pA');
+            $file['cells'] = array_map(static fn (array $cell): array => ['row' => $cell['row'], 'column' => $cell['column'], 'turn' => 90 * $random->getInt(0, 3)] + $two[$random->getInt(0, 1)], $file['cells']);
+            $plan = self::plan($file, [Order::Rows, Order::Columns, Order::Quarters][$seed % 3]);
+            $ways = [];
+            foreach (CuttingPlan::of($plan->construction, new CutQuestion())->units as $made) {
+                if (array_filter($made->ways, static fn (Way $way): bool => $way->key === 'strip-sets') !== []) {
+                    $ways[$made->unit->label] = 'strip-sets';
+                }
+            }
+            $fromStrips += count($ways);
+            self::assertSound($plan, WorkSteps::of($plan, new CutQuestion(1 + $seed % 3, ways: $ways), Chain::cases()[$seed % count(Chain::cases())]), "seed $seed");
+        }
+        self::assertGreaterThan(20, $fromStrips);
     }
 
     public function test_strips_are_sewn_pressed_and_cut_across_before_the_rows_are_sewn(): void
