@@ -82,8 +82,9 @@ final class LayersTest extends TestCase
     {
         foreach ([false, true] as $perSegment) {
             $directions = $perSegment ? [PressDirection::Left, PressDirection::Right] : PressDirection::cases();
-            for ($seed = 0; $seed < 6; ++$seed) {
-                $construction = Blocks::construction(Blocks::generated($seed, 3, 2));
+            for ($seed = 0; $seed < 12; ++$seed) {
+                // Seams along the weave and at an eighth of a turn, then at any slant.
+                $construction = Blocks::construction($seed < 6 ? Blocks::generated($seed, 3, 2) : Blocks::slantedPatches([1, 2, 4, 5, 7, 9][$seed - 6], 7, '4'));
                 $tables = new JunctionTables($construction, $perSegment);
                 $pressing = self::anyPressing($construction, new Randomizer(new Mt19937($seed)), $perSegment, $directions);
                 $layers = new Layers($construction, $pressing);

@@ -89,6 +89,7 @@ final class PressingPlannerTest extends TestCase
         self::assertSame([Nesting::Stacked], array_map(static fn (MatchReport $match): Nesting => $match->nesting, $after->matches));
         self::assertSame($before->pressing->directions[1], $after->pressing->directions[1]);
         self::assertSame([7, 9], [$before->peaks()[0], $after->peaks()[0]]);
+        self::assertSame([true, false, null], [$before->proved, $after->proved, $after->bound], 'laid over the old plan it is no longer the best that is proved');
     }
 
     public function test_a_unit_seam_flips_in_the_whole_pile(): void

@@ -79,6 +79,20 @@ final class RulesTest extends TestCase
         self::assertSame(['up', 'up'], array_values(array_filter(array_map(fn (Join $join): ?string => $this->said($rows, 'last: up', $join), $rows->joins))));
     }
 
+    public function test_what_is_no_rule_is_named_by_its_first_letters(): void
+    {
+        $long = str_repeat('x', 80);
+        foreach ([[$long, '"'.str_repeat('x', 60).'" is not a rule.'], ["rows: $long", '"'.str_repeat('x', 40).'" is no way to press "rows".'], ["units $long: dark", '"'.str_repeat('x', 40).'" is not a kind of unit with seams.']] as [$rule, $words]) {
+            try {
+                (new Rules(Blocks::sewn('hAB pA')))->saidBy(Rule::parse($rule));
+                self::fail($rule);
+            } catch (RuleNotPossible $problem) {
+                self::assertStringStartsWith($words, $problem->getMessage());
+                self::assertSame(['rule-not-possible', ''], [$problem->problemCode(), $problem->where()]);
+            }
+        }
+    }
+
     public function test_rows_told_in_pairs_by_herself_are_rows_and_all_seams_between_them_last(): void
     {
         $rows = ['pA pB pA', 'pB pA pB', 'pA pB pA', 'pB pA pB'];
