@@ -54,11 +54,9 @@ final class PressingPlanner
 
     private function found(PressingModel $model, Optimum $optimum, PressQuestion $question): PressingPlan
     {
-        return $this->price($model->variables->pressing($optimum->values), $question)->found(
-            $model->variables->turnedUnits($optimum->values),
-            $model->weight->toCost($optimum->boundHigh, $optimum->boundLow),
-            $optimum->exact,
-        );
+        $plan = $this->price($model->variables->pressing($optimum->values), $question);
+
+        return $plan->found($model->variables->turnedUnits($optimum->values), $model->weight->bound($optimum, $plan->cost), $optimum->exact);
     }
 
     /**

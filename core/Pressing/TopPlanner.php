@@ -160,7 +160,7 @@ final readonly class TopPlanner
         ksort($directions);
         $plan = (new PressingPlanner($sewn->construction))->price(new Pressing(array_values($directions)), $question);
 
-        return new TopPlan($sewn, $plan->found($turned, $model->weight->toCost($optimum->boundHigh, $optimum->boundLow), $optimum->exact), $piles, $this->made($sewn, $variables, $optimum->values, $question));
+        return new TopPlan($sewn, $plan->found($turned, $model->weight->bound($optimum, $plan->cost), $optimum->exact), $piles, $this->made($sewn, $variables, $optimum->values, $question));
     }
 
     /**

@@ -19,6 +19,7 @@ final class TinyTopsTest extends TestCase
     {
         // Of the 64 ways of pinwheels (all were tried once) the one that is best, and some that are near it.
         yield 'pinwheel' => [Tops::PINWHEEL, [[0, 0, 0, 0], [0, 90, 180, 0], [0, 90, 90, 0], [0, 180, 180, 0], [90, 0, 0, 90]]];
+        yield 'four-patch' => [['pA', 'pB', '/', 'pB', 'pA'], array_map(static fn (int $way): array => [0, 180 * ($way & 1), 180 * ($way >> 1 & 1), 180 * ($way >> 2)], range(0, 7))];
         // Laid as the best lies; the laying in which all stand alike was tried once, too, and is worse.
         yield 'nine-patch' => [['pA', 'pB', 'pA', '/', 'pB', 'pA', 'pB', '/', 'pA', 'pB', 'pA'], [[0, 90, 90, 0]]];
     }

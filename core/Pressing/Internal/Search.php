@@ -137,7 +137,9 @@ final class Search
             return $found;
         }
 
-        return new Optimum(Descent::from($domains, $factors, $found->values, $timeIsUp), $found->boundHigh, $found->boundLow, false);
+        $values = Descent::from($domains, $factors, $found->values, $timeIsUp);
+
+        return new Optimum($values, $found->boundHigh, $found->boundLow, Descent::weigh($factors, $values, $domains) === [$found->boundHigh, $found->boundLow]);
     }
 
     /**

@@ -40,6 +40,7 @@ final readonly class Weight
         private int $shadow,
         private int $folded,
         private int $shadowStep,
+        private PressStyle $style,
     ) {}
 
     public static function of(Construction $construction, PressStyle $style): self
@@ -62,7 +63,7 @@ final readonly class Weight
         $figures = $style->school()->figures();
         $layers = (int) array_search(Figure::PeakSquared, $figures, true);
 
-        return new self(array_reverse(array_slice($figures, 0, $layers + 1)), 1 << $shadow, 1 << (self::LOW_BITS - self::bits($ends)), $step);
+        return new self(array_reverse(array_slice($figures, 0, $layers + 1)), 1 << $shadow, 1 << (self::LOW_BITS - self::bits($ends)), $step, $style);
     }
 
     public function high(Cost $cost): int
@@ -79,6 +80,14 @@ final readonly class Weight
     public function low(Cost $cost): int
     {
         return $cost->folded * $this->folded + intdiv($cost->shadowSteps + intdiv($this->shadowStep, 2), $this->shadowStep) * $this->shadow + $cost->furls;
+    }
+
+    /** What no plan costs less than, as far as the search got: never more than the plan that it found, although shadow is rounded here. */
+    public function bound(Optimum $found, Cost $cost): Cost
+    {
+        $bound = $found->exact ? $cost : $this->toCost($found->boundHigh, $found->boundLow);
+
+        return $bound->compareTo($cost, $this->style) > 0 ? $cost : $bound;
     }
 
     public function toCost(int $high, int $low): Cost

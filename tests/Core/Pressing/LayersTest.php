@@ -56,8 +56,8 @@ final class LayersTest extends TestCase
             foreach ([false, true] as $perSegment) {
                 $layers = new Layers($construction, self::anyPressing($construction, $random, $perSegment));
                 foreach (Junction::allOn($construction->face) as $junction) {
-                    $plies = $layers->around($junction->at, self::radius($construction), 2048);
-                    self::assertEqualsWithDelta(count($junction->patchIds), array_sum($plies) / 2048, 0.01, "seed $seed at {$junction->at->key()}");
+                    $plies = $layers->around($junction->at, self::radius($construction), 1024);
+                    self::assertEqualsWithDelta(count($junction->patchIds), array_sum($plies) / 1024, 0.02, "seed $seed at {$junction->at->key()}");
                     ++$checked;
                 }
             }
@@ -103,8 +103,8 @@ final class LayersTest extends TestCase
         foreach ([0.5, 0.5625, 0.75] as $seed => $inches) {
             $random = new Randomizer(new Mt19937($seed));
             $words = [['pA', 'hAB', 'hAB90'], ['pB', 'gABA', 'gABA90'], ['hBA', 'qABAB', 'pA']][$seed];
-            $rows = array_map(static fn (): string => implode(' ', array_map(static fn (): string => $words[$random->getInt(0, 2)], range(1, 9))), range(1, 7));
-            $file = ['finished' => ['width' => (string) (9 * $inches), 'height' => (string) (7 * $inches)]] + Blocks::file(...$rows);
+            $rows = array_map(static fn (): string => implode(' ', array_map(static fn (): string => $words[$random->getInt(0, 2)], range(1, 8))), range(1, 5));
+            $file = ['finished' => ['width' => (string) (8 * $inches), 'height' => (string) (5 * $inches)]] + Blocks::file(...$rows);
             $construction = Blocks::construction($file);
             foreach ([false, true] as $perSegment) {
                 $tables = new JunctionTables($construction, $perSegment);

@@ -18,7 +18,7 @@ final class OpenedSeamsTest extends TestCase
     public function test_near_pairs_are_those_found_by_walking_along_them(): void
     {
         $found = 0;
-        for ($seed = 1; $seed <= 8; ++$seed) {
+        for ($seed = 1; $seed <= 4; ++$seed) {
             $file = $seed % 2 === 0 ? Blocks::slantedPatches($seed, 7, '3') : ['finished' => ['width' => '3', 'height' => '2 1/2']] + Blocks::generated($seed, 3, 3);
             $construction = Blocks::construction($file);
             $inch = $construction->face->lattice->steps;
@@ -41,7 +41,7 @@ final class OpenedSeamsTest extends TestCase
             $short = array_values(array_filter(array_map(static fn (Join $join): int => $join->seam->length() / $inch < 2 - 1e-9 ? $join->id : -1, $construction->joins), static fn (int $id): bool => $id >= 0));
             self::assertSame($short, OpenedSeams::of($construction)->short);
         }
-        self::assertGreaterThan(20, $found);
+        self::assertGreaterThan(10, $found);
     }
 
     /** The least distance of two places, one on each; nought where they meet. */
