@@ -42,7 +42,7 @@ final readonly class OddOnesOut
     }
 
     /** @internal */
-    public static function among(CellPictures $pictures, Face $face, bool $isOnPoint = false): self
+    public static function among(CellPictures $pictures, Face $face, bool $isOnPoint): self
     {
         $grid = $face->block->grid;
         $busy = count(array_filter($pictures->units, static fn ($unit): bool => $unit->cell->unit->kind() !== 'plain'));
@@ -50,13 +50,13 @@ final readonly class OddOnesOut
         $all = Moves::allOf($pictures->units, Box::of($face->outline()), count($grid->columns), count($grid->rows), $isOnPoint);
         usort($all, static fn (Moves $a, Moves $b): int => $b->count <=> $a->count);
         $judged = [];
-        foreach ($all as $i => $moves) {
+        foreach ($all as $moves) {
             $one = Judged::of($moves, $pictures, $allowed);
             if ($one !== null) {
                 $judged[] = $one;
             }
             // The largest there is, and nothing breaks it: no other has to be looked at.
-            if (count($judged) === 1 && $judged[0]->changes === 0 && ($all[$i + 1] ?? null)?->count !== $moves->count) {
+            if (count($judged) === 1 && $judged[0]->changes === 0) {
                 break;
             }
         }

@@ -236,6 +236,14 @@ final class DrawingTest extends TestCase
         $out = Grouping::openedOut($wall, 2, 2);
         self::assertSame([3, 4, ['1', '1/3', '2/3', '1']], [count($out->grid()->columns), count($out->grid()->rows), array_map(static fn (Fraction $width): string => $width->toText(), $out->grid()->rows)]);
         self::assertSame(Picture::of(Face::of($wall->block)->whole)->key, Picture::of(Face::of($out->block)->whole)->key);
+        // A line of the grid that no cell ends at stays, for what she lays there next.
+        $file = Blocks::file('pA pB', 'pB pA');
+        $file['cells'] = [
+            ['row' => 1, 'column' => 1, 'column_span' => 2, 'unit' => 'grid', 'columns' => ['1'], 'rows' => ['1', '1'], 'cells' => [$plain(1, 1, 'A'), $plain(2, 1, 'B')]],
+            ['column_span' => 2] + $plain(2, 1, 'C'),
+        ];
+        $out = Grouping::openedOut(Wall::of(BlockFile::read($file)), 1, 1);
+        self::assertSame([2, 3, [2, 2, 2]], [count($out->grid()->columns), count($out->grid()->rows), array_map(static fn (Cell $cell): int => $cell->columnSpan, $out->grid()->cells)]);
     }
 
     private static function whole(): Drawing

@@ -7,6 +7,7 @@ namespace Tests\Core\Layout;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\BlockFile;
+use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Side;
@@ -45,6 +46,14 @@ final class ImpostorsTest extends TestCase
                 }
             }
             self::assertSame(self::tried($file), $found, "seed $seed");
+            // Asked about some cells only, it answers the same about them.
+            foreach ([0, 1] as $odd) {
+                $isAsked = static fn (Cell $cell): bool => ($cell->row + $cell->column) % 2 === $odd;
+                self::assertEquals(
+                    array_values(array_filter(Impostors::allIn($construction), static fn (Impostors $one): bool => $isAsked($one->cell))),
+                    Impostors::ofCells($construction, $isAsked),
+                );
+            }
         }
     }
 

@@ -27,6 +27,7 @@ final class OddOnesOutTest extends TestCase
         self::assertSame([Symmetry::Full, []], self::look('pA pA pA', 'pA pB pA', 'pA pA pA'));
         self::assertSame([Symmetry::Repeat, []], self::look('hAB hAB hAB', 'hAB hAB hAB'));
         self::assertSame([Symmetry::None, []], self::look('hAB qABCA sABC90', 'dABCAB pC hCB90'));
+        self::assertFalse(OddOnesOut::of(Face::of(Blocks::of('hAB qABCA sABC90', 'dABCAB pC hCB90')))->isBorneOut);
     }
 
     public function test_one_unit_alone_is_no_odd_one_out(): void
@@ -48,6 +49,18 @@ final class OddOnesOutTest extends TestCase
     {
         self::assertSame([Symmetry::Repeat, ['row 2 column 2: 0']], self::look('gABB gABB gABB', 'gABB gABB180 gABB', 'gABB gABB gABB'));
         self::assertSame([Symmetry::Full, []], self::look('pA pA pA', 'pA pB pA', 'pA pA pA'));
+    }
+
+    /** Four corners that agree in nothing: none of them can be called the odd one, however regular the rest is. */
+    public function test_where_no_two_agree_none_is_odd(): void
+    {
+        $layout = self::symmetric(Symmetry::QuarterTurn, 6, new Randomizer(new Mt19937(1)));
+        self::assertSame(['quarter-turn', []], self::told($layout));
+        foreach ([[0, 0], [0, 5], [5, 5], [5, 0]] as [$row, $column]) {
+            $layout[$row][$column] = ['unit' => 'half-square-triangle', 'turn' => 0, 'mirrored' => false, 'fabrics' => ['A', 'B']];
+        }
+        // Of two that stand opposite each other it cannot be told which is wrong, but that they differ.
+        self::assertSame(['half-turn', ['0 0', '0 5', '5 0', '5 5']], self::told($layout));
     }
 
     public function test_two_that_disagree_are_both_told_and_count_once(): void

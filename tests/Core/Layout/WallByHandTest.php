@@ -6,6 +6,7 @@ namespace Tests\Core\Layout;
 
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\BlockFileWriter;
+use KeenSeam\Core\Block\Cell;
 use KeenSeam\Core\Block\Fabric;
 use KeenSeam\Core\Block\FabricValue;
 use KeenSeam\Core\Block\Face;
@@ -223,6 +224,9 @@ final class WallByHandTest extends TestCase
         self::assertSame('0101 3232 0101 3232', $told(Start::Turning));
         self::assertSame('0011 0011 3322 3322', $told(Start::ToTheMiddle));
         self::assertSame('0.0. .0.0 0.0. .0.0', $told(Start::Alternating));
+        $five = array_fill(0, 5, Fraction::of(1));
+        $turns = array_map(static fn (Cell $cell): int => $cell->placement->turn->quarters(), Start::ToTheMiddle->block('New', LengthUnit::Inch, $twelve, $twelve, Length::parse('1/4'), $five, $five)->grid->cells);
+        self::assertSame('00011 00011 00011 33322 33322', implode(' ', array_map(implode(...), array_chunk($turns, 5))), 'where the middle is a unit, it and those beside it go with the first');
         // On every side the ground points in between two dark tips, which lie away from that edge and apart.
         self::assertSame('.10. 3..2 0..1 .23.', $told(Start::Star));
     }

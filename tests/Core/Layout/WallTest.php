@@ -78,6 +78,7 @@ final class WallTest extends TestCase
         self::assertSame(['hAB qABCB', 'pC pC'], self::told($wall->painted(4, 'C')));
         self::assertProblem('There is no patch 8 in this block.', static fn () => $wall->painted(8, 'C'));
         self::assertProblem('There is no fabric "Q" in this block. Choose one that is there.', static fn () => $wall->painted(0, 'Q'));
+        self::assertProblem('There is no fabric "abcdefghijklmnopqrst" in this block. Choose one that is there.', static fn () => $wall->painted(0, 'abcdefghijklmnopqrstuv'));
     }
 
     public function test_a_unit_is_placed_over_several_places_and_what_it_half_covers_becomes_plain(): void
@@ -219,6 +220,12 @@ final class WallTest extends TestCase
 
         self::assertCount(1, $found);
         self::assertSame(['Sailcloth', 'Fog', 2], [$found[0]->one->name, $found[0]->other->name, $found[0]->units[0]->cell->column]);
+
+        $pairs = static fn (array $fabrics, string $unit = 'qACBC'): array => array_map(static fn (TooClose $one): string => $one->one->key.$one->other->key, TooClose::allOn(Face::of(BlockFile::read(array_replace_recursive(Blocks::file($unit), ['fabrics' => $fabrics])))));
+        $alike = [['color' => '#807f7e', 'value' => 'medium'], ['color' => '#828180', 'value' => 'medium'], ['color' => '#7e7d7c', 'value' => 'medium']];
+        self::assertSame([['AC', 'BC'], ['AB', 'AC']], [$pairs($alike), $pairs($alike, 'qABAC')], 'each pair by itself');
+        self::assertSame([], $pairs([['color' => '#ffffff', 'value' => 'medium'], ['color' => '#b0b0b0', 'value' => 'medium'], ['color' => '#505050', 'value' => 'medium']]), 'of one value, but they can be told apart');
+        self::assertSame([], $pairs([['color' => '#807f7e', 'value' => 'light'], ['color' => '#828180', 'value' => 'medium'], ['color' => '#7e7d7c', 'value' => 'dark']]), 'she calls them light, medium and dark');
     }
 
     public function test_every_start_gives_a_block(): void
