@@ -95,7 +95,7 @@ final readonly class RowWords
         $toward = $away = [];
         foreach ($joins as $join) {
             $direction = $plan->pressing->of($join)[0];
-            if ($direction === PressDirection::Open || count($plan->pressing->of($join)) > 1 && count(array_unique(array_column($plan->pressing->of($join), 'value'))) > 1) {
+            if ($direction === PressDirection::Open || count(array_unique(array_column($plan->pressing->of($join), 'value'))) > 1) {
                 return null;
             }
             [$under, $over] = $direction === PressDirection::Left ? [$join->left, $join->right] : [$join->right, $join->left];

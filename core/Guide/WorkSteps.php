@@ -67,9 +67,6 @@ final class WorkSteps
     /** @throws CutNotPossible */
     private function cuttingPlan(): ?CuttingPlan
     {
-        if ($this->question->blocks < 1 || $this->question->blocks > CutQuestion::MOST_BLOCKS) {
-            throw CutNotPossible::blocks(CutQuestion::MOST_BLOCKS);
-        }
         // An order that runs through cells sews patches, not units: those are cut to shape.
         if ($this->construction->order->runsThroughCells()) {
             try {

@@ -161,6 +161,7 @@ final class LogbookTest extends TestCase
 
         self::assertSame(['Two of three first units were too small to be squared up: cut their pieces larger.'], Lessons::of(new Logbook([$unit('3 3/8'), $unit('3 7/16'), $unit('3 5/8')]), LengthUnit::Inch));
         self::assertSame([], Lessons::of(new Logbook([$unit('3 5/8'), $unit('3 5/8'), $unit('3 3/8')]), LengthUnit::Inch));
+        self::assertSame(['Two of four first units were too small to be squared up: cut their pieces larger.'], Lessons::of(new Logbook([$unit('3 3/8'), $unit('3 7/16'), $unit('3 5/8'), $unit('3 5/8')]), LengthUnit::Inch));
     }
 
     public function test_a_sixty_fourth_is_not_worth_a_word(): void

@@ -93,6 +93,11 @@ final class PartNamesTest extends TestCase
 
         self::assertSame([['Sailcloth', 'Harbour ink']], $sides('hAB'));
         self::assertSame([['one side', 'the other side']], $sides('hAA'));
+        // Along the last seam lies the same cloth on both sides; behind it on one side another.
+        $behind = Blocks::file('pA');
+        $strip = static fn (string $fabric, string $from, string $to): array => ['fabric' => $fabric, 'points' => [[$from, '0'], [$to, '0'], [$to, '1'], [$from, '1']]];
+        $behind['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => [$strip('A', '0', '1/4'), $strip('A', '1/4', '1/2'), $strip('B', '1/2', '1')]]];
+        self::assertSame([['Sailcloth', 'Harbour ink'], ['the part without Harbour ink', 'the part with Harbour ink']], array_map(Words::sides(...), Blocks::construction($behind)->joins));
         // One fabric throughout: a third of the cell beside two thirds of it.
         $third = Blocks::file('pA');
         $third['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => [['fabric' => 'A', 'points' => [['0', '0'], ['1/3', '0'], ['1/3', '1'], ['0', '1']]], ['fabric' => 'A', 'points' => [['1/3', '0'], ['1', '0'], ['1', '1'], ['1/3', '1']]]]]];

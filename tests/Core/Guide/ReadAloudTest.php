@@ -58,6 +58,8 @@ final class ReadAloudTest extends TestCase
         yield from self::named('columns-of-three-blocks', Blocks::file('hAB hAB90 hAB', 'hAB90 qABAB hAB90', 'hAB hAB90 hAB'), Order::Columns, PressStyle::Nest, new CutQuestion(3), Chain::Webbed);
         yield from self::named('halves-of-halves-of-two-blocks', Blocks::file('hAB hAB90 hAB hAB90', 'hAB270 hAB180 hAB270 hAB180', 'hAB hAB90 hAB hAB90', 'hAB270 hAB180 hAB270 hAB180'), Order::Quarters, PressStyle::NestFurl, new CutQuestion(2), Chain::RowByRow);
         yield from self::named('fives-in-twos', Blocks::file('pA pB pA pB pA', 'pB pA hAB pA pB', 'pA pB pA pB pA'), Order::Twos, PressStyle::Mixed, new CutQuestion(3), Chain::Twos);
+        yield from self::named('fours-in-twos-of-one-block', Blocks::file('pA pB pA pB', 'pB pA pB pA'), Order::Twos, PressStyle::Nest, new CutQuestion(), Chain::Twos);
+        yield from self::named('geese-one-by-one', $wide + Blocks::file('gABB gABB', 'gABB180 gABB180'), $rows, PressStyle::Nest, new CutQuestion(ways: ['U1' => 'from-triangles']), Chain::RowByRow);
         yield from self::named('slanting-rows', Blocks::file('hAB hAC', 'hBC hAB'), Order::Diagonal, PressStyle::Nest, new CutQuestion(2), Chain::RowByRow);
         yield from self::named('rows-without-squaring-up', $with($wide + Blocks::file('pA gABB', 'gABC180 pB'), $grid('pA pB pC'), ['unit' => 'flying-geese', 'fabrics' => ['A', 'B', 'B']]), $rows, PressStyle::Dark, new CutQuestion(2), Chain::RowByRow);
         yield from self::named('one-square', Blocks::file('pA'), $rows, PressStyle::Nest, new CutQuestion(), Chain::RowByRow);

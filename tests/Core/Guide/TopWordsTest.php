@@ -39,6 +39,13 @@ final class TopWordsTest extends TestCase
         yield 'a checkerboard that begins at the corner' => [$square, ['2,2' => 270, '4,4' => 270], 'Turn every other block a quarter to the left.'];
         yield 'the outer two of three' => [['rows' => 1, 'columns' => 3], ['2,2' => 180, '2,6' => 180], 'Turn the blocks at row 1, column 1; row 1, column 3 half round.'];
         yield 'every other one of four in a row' => [['rows' => 1, 'columns' => 4], ['2,2' => 180, '2,6' => 180], 'Turn every other block half round.'];
+        $coloured = [];
+        foreach ([2, 4, 6, 8] as $row) {
+            foreach ($row % 4 === 2 ? [2, 6] : [4, 8] as $column) {
+                $coloured["$row,$column"] = 180;
+            }
+        }
+        yield 'a checkerboard of four by four' => [['rows' => 4, 'columns' => 4], $coloured, 'Turn every other block half round.'];
         yield 'many' => [['rows' => 2, 'columns' => 4], array_fill_keys(['2,2', '2,4', '2,6', '2,8', '4,2', '4,4', '4,6'], 90), 'Turn 7 of the 8 blocks a quarter to the right: they are marked in the picture.'];
         yield 'on point' => [['rows' => 2, 'columns' => 2, 'setting' => 'on-point', 'sides' => ['fabric' => 'C']], ['3,3' => 180], 'Turn the block at row 1 1/2, column 1 1/2 half round.'];
     }

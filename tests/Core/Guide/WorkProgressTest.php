@@ -110,6 +110,9 @@ final class WorkProgressTest extends TestCase
             $before = array_pop($counts);
             self::assertEquals(end($counts), $before->without($chain));
         }
+        $once = array_values(array_filter($steps, static fn (Step $step): bool => $step->times === 1))[0];
+        $before = self::done($plan, $steps, (int) array_search($once, $steps, true));
+        self::assertEquals($before, $before->withOneMore($once, $plan->pressing)->without($once));
         $first = $counts[0];
         self::assertSame([], array_diff_key($first->without($chain)->counted, $first->counted), 'nothing is left to take back');
     }
