@@ -44,6 +44,22 @@ final class OpenedSeamsTest extends TestCase
         self::assertGreaterThan(10, $found);
     }
 
+    /** An allowance to either side of the seam, as far as there is cloth: beside an edge the rest of it hangs over. */
+    public function test_what_opened_seams_cover_ends_at_the_edge(): void
+    {
+        $split = static function (string $at, bool $isUpright): float {
+            $file = Blocks::file('pA');
+            $part = static fn (string $fabric, string $from, string $to): array => ['fabric' => $fabric, 'points' => $isUpright ? [[$from, '0'], [$to, '0'], [$to, '1'], [$from, '1']] : [['0', $from], ['1', $from], ['1', $to], ['0', $to]]];
+            $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => [$part('A', '0', $at), $part('B', $at, '1')]]];
+
+            return OpenedSeams::of(Blocks::construction(['finished' => ['width' => '4', 'height' => '4']] + $file))->covered;
+        };
+        // An eighth of a width in all; 3 of 80 parts from the edge, 2 of the 5 parts on that side are missing.
+        foreach ([true, false] as $isUpright) {
+            self::assertEqualsWithDelta([1 / 8, 1 / 10, 1 / 10], [$split('1/2', $isUpright), $split('3/80', $isUpright), $split('77/80', $isUpright)], 1e-9);
+        }
+    }
+
     /** The least distance of two places, one on each; nought where they meet. */
     private static function walked(Join $a, Join $b): float
     {

@@ -11,6 +11,9 @@ use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Assembly\TopOrder;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Pressing\Internal\JunctionTables;
+use KeenSeam\Core\Pressing\Internal\TopModel;
+use KeenSeam\Core\Pressing\Junction;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\LockNotPossible;
 use KeenSeam\Core\Pressing\PressDirection;
@@ -61,12 +64,21 @@ final class TopPlannerTest extends TestCase
     #[DataProvider('seeds')]
     public function test_the_bound_is_what_the_plan_costs_and_cloth_is_conserved(int $seed): void
     {
-        $style = [0 => PressStyle::Nest, 2 => PressStyle::Open, 3 => PressStyle::Dark, 4 => PressStyle::Nest, 5 => PressStyle::NestFurl][$seed];
+        $style = [0 => PressStyle::Nest, 2 => PressStyle::Open, 3 => PressStyle::Dark, 4 => PressStyle::NestFurl, 5 => PressStyle::NestFurl][$seed];
         $plan = self::planned(Tops::generated($seed), $style)->plan;
 
         self::assertTrue($plan->proved);
         self::assertNotNull($plan->bound);
         self::assertSame($plan->cost->figures($style), $plan->bound->figures($style));
+        // What the search weighs is what is priced on the whole top, but for shadow, which it weighs in millionths.
+        $top = Tops::sewn(Tops::generated($seed));
+        $question = new PressQuestion($style);
+        $model = new TopModel($top, Junction::allOn($top->construction->face), new JunctionTables($top->construction, $question->allowsFurls(), $top->others), $question, $top->top->top->turns);
+        $optimum = $model->solve(static fn (): bool => false);
+        $weighed = $model->weight->toCost($optimum->boundHigh, $optimum->boundLow)->figures($style);
+        $priced = $plan->cost->figures($style);
+        self::assertEqualsWithDelta($priced['shadow'], $weighed['shadow'], 1e6);
+        self::assertSame(array_diff_key($priced, ['shadow' => true]), array_diff_key($weighed, ['shadow' => true]));
         foreach ($plan->junctions as $number => $junction) {
             self::assertEqualsWithDelta(count($junction->patchIds), array_sum($plan->plies[$number]) / count($plan->plies[$number]), 2 / 64 + 1e-9);
         }

@@ -86,7 +86,7 @@ final class WeightTest extends TestCase
     public function test_a_plan_that_cannot_be_weighed_truly_is_refused(): void
     {
         $weight = Weight::of(Construction::of(Face::of(BlockFile::read(Blocks::file('hAB'))), Order::Rows), PressStyle::Nest);
-        $weight->mustHold(new Cost(mismatch: 40_000, peakSquared: Weight::SECOND - 1));
+        $weight->mustHold(new Cost(mismatch: 70_000, peakSquared: Weight::SECOND - 1));
         $this->expectException(TooMuchToWeigh::class);
         $weight->mustHold(new Cost(peakSquared: Weight::SECOND));
     }
