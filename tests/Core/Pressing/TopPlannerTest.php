@@ -70,18 +70,38 @@ final class TopPlannerTest extends TestCase
         self::assertTrue($plan->proved);
         self::assertNotNull($plan->bound);
         self::assertSame($plan->cost->figures($style), $plan->bound->figures($style));
-        // What the search weighs is what is priced on the whole top, but for shadow, which it weighs in millionths.
-        $top = Tops::sewn(Tops::generated($seed));
-        $question = new PressQuestion($style);
-        $model = new TopModel($top, Junction::allOn($top->construction->face), new JunctionTables($top->construction, $question->allowsFurls(), $top->others), $question, $top->top->top->turns);
-        $optimum = $model->solve(static fn (): bool => false);
-        $weighed = $model->weight->toCost($optimum->boundHigh, $optimum->boundLow)->figures($style);
-        $priced = $plan->cost->figures($style);
-        self::assertEqualsWithDelta($priced['shadow'], $weighed['shadow'], 1e6);
-        self::assertSame(array_diff_key($priced, ['shadow' => true]), array_diff_key($weighed, ['shadow' => true]));
         foreach ($plan->junctions as $number => $junction) {
             self::assertEqualsWithDelta(count($junction->patchIds), array_sum($plan->plies[$number]) / count($plan->plies[$number]), 2 / 64 + 1e-9);
         }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, PressStyle}> */
+    public static function weighed(): iterable
+    {
+        foreach ([0 => PressStyle::Nest, 2 => PressStyle::Open, 3 => PressStyle::Dark, 4 => PressStyle::NestFurl, 5 => PressStyle::Mixed] as $seed => $style) {
+            yield "top $seed, $style->value" => [Tops::generated($seed), $style];
+        }
+        $mixed = ['pA', 'hAB', 'pB', '/', 'gABC', 'pA', 'pC', '/', 'hBC', 'pB', 'sABC'];
+        yield 'seams between that furl' => [Tops::file([], self::FOUR_PATCH), PressStyle::NestFurl];
+        yield 'the same where blocks turn' => [Tops::file(['columns' => 3], Tops::PINWHEEL), PressStyle::NestFurl];
+        yield 'the same of blocks of many units' => [Tops::file(['turns' => 'fixed'], $mixed), PressStyle::NestFurl];
+        yield 'in two piles' => [Tops::file(['turns' => 'fixed', 'columns' => 3, 'piles' => ['one' => 2]], self::FOUR_PATCH), PressStyle::Mixed];
+        yield 'one mirrored, sashes between' => [Tops::file(['turns' => 'fixed', 'sashes' => ['width' => '1', 'fabric' => 'C', 'outer' => true, 'cornerstone' => 'B'], 'places' => [['row' => 1, 'column' => 2, 'block' => 'one', 'mirrored' => true], ['row' => 2, 'column' => 1, 'block' => 'one', 'turn' => 90]]], $mixed), PressStyle::Dark];
+    }
+
+    /** But for shadow, which is weighed in millionths. @param array<string, mixed> $file */
+    #[DataProvider('weighed')]
+    public function test_what_the_search_weighs_is_what_is_priced_on_the_whole_top(array $file, PressStyle $style): void
+    {
+        $top = Tops::sewn($file);
+        $question = new PressQuestion($style);
+        $model = new TopModel($top, Junction::allOn($top->construction->face), new JunctionTables($top->construction, $question->allowsFurls(), $top->others), $question, $top->top->top->turns);
+        $optimum = $model->solve(static fn (): bool => false);
+        self::assertTrue($optimum->exact);
+        $weighed = $model->weight->toCost($optimum->boundHigh, $optimum->boundLow)->figures($style);
+        $priced = (new TopPlanner($top))->best($question)->plan->cost->figures($style);
+        self::assertEqualsWithDelta($priced['shadow'], $weighed['shadow'], 1e6);
+        self::assertSame(array_diff_key($priced, ['shadow' => true]), array_diff_key($weighed, ['shadow' => true]));
     }
 
     #[DataProvider('seeds')]
