@@ -17,6 +17,14 @@ use Random\Randomizer;
 /** Small blocks for tests, written down in a line. */
 final class Blocks
 {
+    /** Four equal squares in a pinwheel arrangement, each of one light and one dark triangle, given as bare patches. */
+    private const PINWHEEL_OF_PATCHES = [
+        ['A', '0,0 1/2,1/2 0,1/2'], ['B', '0,0 1/2,0 1/2,1/2'],
+        ['A', '1/2,0 1,0 1/2,1/2'], ['B', '1,0 1,1/2 1/2,1/2'],
+        ['A', '1,1/2 1,1 1/2,1/2'], ['B', '1/2,1/2 1,1 1/2,1'],
+        ['A', '1/2,1/2 1/2,1 0,1'], ['B', '0,1/2 1/2,1/2 0,1'],
+    ];
+
     /** Two quilters' fabrics and one between: A light, B dark, C medium. */
     private const FABRICS = [
         ['key' => 'A', 'name' => 'Sailcloth', 'color' => '#ece5d6', 'value' => 'light'],
@@ -220,5 +228,22 @@ final class Blocks
         $file['finished'] = ['width' => '8', 'height' => '8'];
 
         return $file;
+    }
+
+    public static function pinwheelOfPatches(): Construction
+    {
+        return self::ofPatches(self::PINWHEEL_OF_PATCHES);
+    }
+
+    /** @param list<array{string, string}> $patches fabric and corners */
+    public static function ofPatches(array $patches): Construction
+    {
+        $file = self::file('pA');
+        $file['cells'] = [['row' => 1, 'column' => 1, 'unit' => 'patches', 'patches' => array_map(static fn (array $patch): array => [
+            'fabric' => $patch[0],
+            'points' => array_map(static fn (string $corner): array => explode(',', $corner), explode(' ', $patch[1])),
+        ], $patches)]];
+
+        return self::construction($file);
     }
 }

@@ -89,7 +89,11 @@ final class TopPlannerTest extends TestCase
         yield 'one mirrored, sashes between' => [Tops::file(['turns' => 'fixed', 'sashes' => ['width' => '1', 'fabric' => 'C', 'outer' => true, 'cornerstone' => 'B'], 'places' => [['row' => 1, 'column' => 2, 'block' => 'one', 'mirrored' => true], ['row' => 2, 'column' => 1, 'block' => 'one', 'turn' => 90]]], $mixed), PressStyle::Dark];
     }
 
-    /** But for shadow, which is weighed in millionths. @param array<string, mixed> $file */
+    /**
+     * But for shadow, which is weighed in millionths.
+     *
+     * @param array<string, mixed> $file
+     */
     #[DataProvider('weighed')]
     public function test_what_the_search_weighs_is_what_is_priced_on_the_whole_top(array $file, PressStyle $style): void
     {
