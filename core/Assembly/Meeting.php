@@ -50,6 +50,18 @@ final readonly class Meeting
     }
 
     /**
+     * Of a match point.
+     *
+     * @return array{Join, Join} the last-sewn seams of the left and of the right part that end here
+     */
+    public function ends(): array
+    {
+        return $this->lastOfLeft !== null && $this->lastOfRight !== null
+            ? [$this->lastOfLeft, $this->lastOfRight]
+            : throw new \LogicException('At a match point seams of both sides end.');
+    }
+
+    /**
      * Where inner seams of the assembly end on the given edge of it. The seam met first on the way down the tree
      * is the last one sewn.
      *

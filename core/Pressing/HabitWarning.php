@@ -24,10 +24,7 @@ final readonly class HabitWarning
         $warnings = [];
         foreach ($construction->joins as $join) {
             foreach ($join->matchPoints() as $match) {
-                [$left, $right] = [$match->lastOfLeft, $match->lastOfRight];
-                if ($left === null || $right === null) {
-                    continue;
-                }
+                [$left, $right] = $match->ends();
                 [$pressLeft, $pressRight] = [self::toTheDark($left), self::toTheDark($right)];
                 if ($pressLeft === null || $pressRight === null) {
                     continue;

@@ -85,16 +85,17 @@ final readonly class LumpCure
     {
         $directions = $pressing->of($join);
         foreach ($join->matchPoints() as $number => $match) {
-            if (! $match->at->equals($at) || $directions[$number] !== $directions[$number + 1] || $directions[$number] === PressDirection::Open || $match->lastOfLeft === null || $match->lastOfRight === null) {
+            if (! $match->at->equals($at) || $directions[$number] !== $directions[$number + 1]) {
                 continue;
             }
+            [$left, $right] = $match->ends();
             $locks = [];
             foreach ([range(0, $number), range($number + 1, count($directions) - 1)] as $flipped) {
                 $then = $directions;
                 foreach ($flipped as $segment) {
                     $then[$segment] = $then[$segment]->swapped();
                 }
-                if (Furl::isWheel($join, $match, $then[$number], $then[$number + 1], $pressing->atEnd($match->lastOfLeft, $at), $pressing->atEnd($match->lastOfRight, $at))) {
+                if (Furl::isWheel($join, $match, $then[$number], $then[$number + 1], $pressing->atEnd($left, $at), $pressing->atEnd($right, $at))) {
                     $locks[] = new Lock($join->id, ...array_values($then));
                 }
             }

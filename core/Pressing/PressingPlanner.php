@@ -200,10 +200,7 @@ final class PressingPlanner
 
     private function report(int $join, Meeting $meeting, Pressing $pressing): MatchReport
     {
-        [$left, $right] = [$meeting->lastOfLeft, $meeting->lastOfRight];
-        if ($left === null || $right === null) {
-            throw new \LogicException('Seams of both sides end at a meeting that is reported.');
-        }
+        [$left, $right] = $meeting->ends();
 
         return new MatchReport($join, $meeting->at, Nesting::where(
             $this->construction->joins[$join]->seam,

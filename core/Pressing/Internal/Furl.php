@@ -27,9 +27,9 @@ final class Furl
         PressDirection $pressOfLeft,
         PressDirection $pressOfRight,
     ): bool {
-        [$left, $right] = [$match->lastOfLeft, $match->lastOfRight];
+        [$left, $right] = $match->ends();
 
-        return $left !== null && $right !== null && self::turns($join, $match->at, $before, $after, [$left, $pressOfLeft], [$right, $pressOfRight]);
+        return self::turns($join, $match->at, $before, $after, [$left, $pressOfLeft], [$right, $pressOfRight]);
     }
 
     /**
@@ -61,10 +61,7 @@ final class Furl
     {
         $wheel = self::wheel($join, $before);
         $needs = [];
-        foreach ([$match->lastOfLeft, $match->lastOfRight] as $seam) {
-            if ($seam === null) {
-                throw new \LogicException('At a match point seams of both sides end.');
-            }
+        foreach ($match->ends() as $seam) {
             $sense = $seam->seam->from->equals($match->at) ? $wheel : -$wheel;
             $needs[$seam->id] = $seam->leftSide === $sense ? PressDirection::Left : PressDirection::Right;
         }
@@ -87,8 +84,8 @@ final class Furl
         foreach ($construction->joins as $join) {
             $directions = $pressing->of($join);
             foreach (count($directions) > 1 ? $join->matchPoints() : [] as $number => $match) {
-                [$left, $right] = [$match->lastOfLeft, $match->lastOfRight];
-                if ($directions[$number] !== $directions[$number + 1] && $left !== null && $right !== null
+                [$left, $right] = $match->ends();
+                if ($directions[$number] !== $directions[$number + 1]
                     && ! self::isWheel($join, $match, $directions[$number], $directions[$number + 1], $pressing->atEnd($left, $match->at), $pressing->atEnd($right, $match->at))) {
                     return false;
                 }

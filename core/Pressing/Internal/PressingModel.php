@@ -117,10 +117,7 @@ final class PressingModel
 
     private function weighMatch(Join $join, Meeting $match, int $number): void
     {
-        [$left, $right] = [$match->lastOfLeft, $match->lastOfRight];
-        if ($left === null || $right === null) {
-            throw new \LogicException('At a match point seams of both sides end.');
-        }
+        [$left, $right] = $match->ends();
         $meeting = [[$left->id, $left->segmentAt($match->at)], [$right->id, $right->segmentAt($match->at)]];
         $nesting = static fn (PressDirection $ofLeft, PressDirection $ofRight): Cost => Cost::ofNesting(
             Nesting::where($join->seam, $match->at, $left, $ofLeft, $right, $ofRight),

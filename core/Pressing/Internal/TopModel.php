@@ -175,7 +175,7 @@ final class TopModel
     private function weighMatch(Join $join, Meeting $match, int $number, bool $isStretched, int $times): void
     {
         $inside = $this->variables->copyOf($join->id) !== null;
-        $ends = array_map(fn (?Join $last): array => $this->endsAt($last ?? throw new \LogicException('At a match point seams of both sides end.'), $match->at, $inside), [$match->lastOfLeft, $match->lastOfRight]);
+        $ends = array_map(fn (Join $last): array => $this->endsAt($last, $match->at, $inside), $match->ends());
         $own = $isStretched ? [[$join->id, $number], [$join->id, $number + 1]] : [];
         $slots = [...$own, ...array_merge(...array_map(static fn (array $of): array => array_map(static fn (Join $one): array => [$one->id, $one->segmentAt($match->at)], $of), $ends))];
         $mayFurl = $this->question->allowsFurls();

@@ -111,6 +111,37 @@ final class FurlLocksTest extends TestCase
         self::assertSame([5], $planner->best(new PressQuestion(PressStyle::Nest, [...$locks, Lock::parse('2:left,right')]))->peaks());
     }
 
+    public function test_the_reason_names_the_seam_that_cannot_change_sides(): void
+    {
+        $planner = new PressingPlanner(Blocks::sewn('pA pB', 'pB pA', 'pA pB'));
+        // The first long seam could; the rows along the second lie the same way.
+        $this->expectExceptionMessage('Join 4 cannot change sides at 2, 4');
+        $planner->best(new PressQuestion(PressStyle::Nest, array_map(Lock::parse(...), ['1:left', '2:left', '3:left,right', '4:left,right'])));
+    }
+
+    /** Others are decided stretch by stretch for a comparison; where the school has no furls they lie on one side all the same. */
+    public function test_only_the_seam_that_is_told_to_and_its_likes_change_sides(): void
+    {
+        $construction = Blocks::sewn('pA pB pA', 'pB pA pB', 'pA pB pA');
+        [$first, $second] = array_values(array_filter($construction->joins, static fn (Join $join): bool => $join->segmentCount() > 1));
+        $plan = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest, [new Lock($first->id, PressDirection::Left, PressDirection::Right, PressDirection::Left)], stretched: [$second->id]));
+        self::assertCount(1, array_unique(array_column($plan->pressing->of($second), 'value')));
+
+        // Two units alike, each with two long seams.
+        $unit = ['unit' => 'grid', 'columns' => ['1', '1', '1'], 'rows' => ['1', '1', '1'], 'cells' => Blocks::file('pC pB pA', 'pB pA pB', 'pA pB pA')['cells']];
+        $file = Blocks::file('pA pC pA');
+        foreach ([0, 2] as $cell) {
+            $file['cells'][$cell] = array_intersect_key($file['cells'][$cell], ['row' => 0, 'column' => 0]) + $unit;
+        }
+        $construction = Blocks::construction($file);
+        $long = array_values(array_filter($construction->joins, static fn (Join $join): bool => $join->segmentCount() > 1 && $join->tie !== null));
+        self::assertCount(4, $long);
+        foreach ([PressDirection::Left, PressDirection::Right] as $way) {
+            $plan = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest, [new Lock($long[0]->id, $way, $way->swapped(), $way)], stretched: array_map(static fn (Join $join): int => $join->id, $long)));
+            self::assertSame([2, 1, 2, 1], array_map(static fn (Join $join): int => count(array_unique(array_column($plan->pressing->of($join), 'value'))), $long));
+        }
+    }
+
     public function test_a_lock_with_other_stretches_than_the_seam_is_refused(): void
     {
         $planner = new PressingPlanner(Blocks::sewn('pA pB', 'pB pA'));

@@ -133,6 +133,15 @@ final class LayersTest extends TestCase
             $layers = new Layers($construction, $pressing);
             $flaps = Back::of($construction, $pressing);
             $far = $construction->face->outline()->points[2];
+            foreach ($flaps as $flap) {
+                // Folded over once it is its own mirror image, folded over again it is itself.
+                $area = 0.0;
+                foreach ($flap->corners as $i => [$x, $y]) {
+                    [$nextX, $nextY] = $flap->corners[($i + 1) % count($flap->corners)];
+                    $area += $x * $nextY - $nextX * $y;
+                }
+                self::assertSame($flap->turnedUp, $area < 0);
+            }
             for ($i = 0; $i < 200; ++$i) {
                 $x = $random->getInt(-100, 1100) / 1000 * $far->x + 0.00037;
                 $y = $random->getInt(-100, 1100) / 1000 * $far->y + 0.00041;

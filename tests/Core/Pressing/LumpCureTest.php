@@ -45,6 +45,13 @@ final class LumpCureTest extends TestCase
                     foreach ($cure->locks as $lock) {
                         self::assertTrue($construction->joins[$lock->join]->seam->contains($junction->at));
                         self::assertSame($cure->isFurl, $lock->furls());
+                        if ($cure->isFurl) {
+                            $join = $construction->joins[$lock->join];
+                            $before = $plan->pressing->of($join);
+                            $there = array_search(true, array_map(static fn ($match): bool => $match->at->equals($junction->at), $join->matchPoints()), true);
+                            $flipped = static fn (int $from, int $to): array => array_map(static fn (PressDirection $one, int $segment): PressDirection => $segment >= $from && $segment <= $to ? $one->swapped() : $one, $before, array_keys($before));
+                            self::assertContains($lock->directions, [$flipped(0, (int) $there), $flipped((int) $there + 1, count($before) - 1)], 'it changes sides there and nowhere else');
+                        }
                     }
                     if ($cure->isFurl) {
                         self::assertSame($cure->locks[0]->directions, $planner->best(new PressQuestion(PressStyle::Nest, $cure->locks))->pressing->of($construction->joins[$cure->locks[0]->join]));

@@ -28,10 +28,10 @@ final class SearchTest extends TestCase
     {
         for ($seed = 1; $seed <= 24; ++$seed) {
             $random = new Randomizer(new Mt19937($seed));
-            yield "anything $seed" => self::problem($random, array_map(static fn (): int => $random->getInt(1, 3), range(1, $random->getInt(2, 8))), 14);
+            yield "anything $seed" => Factors::problem($random, array_map(static fn (): int => $random->getInt(1, 3), range(1, $random->getInt(2, 8))), 14);
         }
         for ($seed = 1; $seed <= 12; ++$seed) {
-            yield "rows against columns $seed" => self::rowsAgainstColumns(new Randomizer(new Mt19937($seed)), 5, 5);
+            yield "rows against columns $seed" => Factors::rowsAgainstColumns(new Randomizer(new Mt19937($seed)), 5, 5);
         }
     }
 
@@ -215,7 +215,7 @@ final class SearchTest extends TestCase
         $loose = $torn = [];
         for ($row = 0; $row < 8; ++$row) {
             for ($column = 8; $column < 16; ++$column) {
-                $loose[] = self::factor($random, [$row, $column], $domains, 40, 90);
+                $loose[] = Factors::factor($random, [$row, $column], $domains, 40, 90);
                 // Here they are to be alike, there unlike: no crossing by itself sees that not all can have their way.
                 $torn[] = new Factor([$row, $column], $random->getInt(0, 1) === 0 ? [49, 81, 64, 49] : [64, 49, 49, 81], [0, 0, 0, 0]);
             }
@@ -230,7 +230,7 @@ final class SearchTest extends TestCase
     public function test_a_search_stops_when_its_time_is_up_and_says_that_nothing_is_proved(): void
     {
         // So many that trying them all would take years.
-        [$domains, $factors] = self::rowsAgainstColumns(new Randomizer(new Mt19937(4)), 30, 30);
+        [$domains, $factors] = Factors::rowsAgainstColumns(new Randomizer(new Mt19937(4)), 30, 30);
         $looks = 0;
         $soon = static function () use (&$looks): bool {
             return ++$looks > 60;
@@ -243,53 +243,6 @@ final class SearchTest extends TestCase
         self::assertFalse($all->exact);
         self::assertLessThan(Descent::weigh($factors, $all->values, $domains), [$all->boundHigh, $all->boundLow]);
         self::assertNull(CoverSearch::best($domains, $factors, $soon, 5), 'a cover that is too large is not begun');
-    }
-
-    /** @return array{list<int>, list<Factor>} the pile of the units, then rows, then columns */
-    private static function rowsAgainstColumns(Randomizer $random, int $rows, int $columns): array
-    {
-        $factors = [];
-        for ($row = 0; $row < $rows; ++$row) {
-            for ($column = 0; $column < $columns; ++$column) {
-                $factors[] = self::factor($random, [$row, $rows + $column, $rows + $columns], array_fill(0, $rows + $columns + 1, 2), 40, 90);
-            }
-        }
-
-        return [array_fill(0, $rows + $columns + 1, 2), $factors];
-    }
-
-    /**
-     * @param list<int> $domains
-     *
-     * @return array{list<int>, list<Factor>} one factor for each scope
-     */
-    private static function problem(Randomizer $random, array $domains, int $count): array
-    {
-        $factors = [];
-        for ($i = 0; $i < $count; ++$i) {
-            $scope = $random->pickArrayKeys($domains, $random->getInt(1, min(3, count($domains))));
-            sort($scope);
-            $factors[implode(',', $scope)] = self::factor($random, $scope, $domains, 0, 90, true, 3);
-        }
-
-        return [$domains, array_values($factors)];
-    }
-
-    /**
-     * @param list<int> $scope
-     * @param list<int> $domains
-     */
-    private static function factor(Randomizer $random, array $scope, array $domains, int $from, int $to, bool $mayForbid = false, int $mostFirst = 0): Factor
-    {
-        $size = (int) array_product(array_map(static fn (int $variable): int => $domains[$variable], $scope));
-        $highs = $lows = [];
-        for ($entry = 0; $entry < $size; ++$entry) {
-            // The first entry stays allowed, so that there is a plan.
-            $highs[] = $mayForbid && $entry > 0 && $random->getInt(0, 9) === 0 ? Weight::FORBIDDEN : $random->getInt(0, $mostFirst) * Weight::SECOND + $random->getInt($from, $to);
-            $lows[] = $random->getInt(0, 3);
-        }
-
-        return new Factor($scope, $highs, $lows);
     }
 
     /**

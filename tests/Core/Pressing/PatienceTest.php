@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pressing;
+
+use KeenSeam\Core\Pressing\Internal\ClusterSearch;
+use KeenSeam\Core\Pressing\Internal\CoverSearch;
+use KeenSeam\Core\Pressing\Internal\Factor;
+use KeenSeam\Core\Pressing\Internal\Optimum;
+use KeenSeam\Core\Pressing\Internal\Search;
+use KeenSeam\Core\Pressing\Internal\SharedSearch;
+use KeenSeam\Core\Pressing\Internal\Weight;
+use KeenSeam\Core\Pressing\PressingPlanner;
+use KeenSeam\Core\Pressing\PressQuestion;
+use KeenSeam\Core\Pressing\PressStyle;
+use KeenSeam\Core\Pressing\TopPlanner;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Support\Blocks;
+use Tests\Support\Tops;
+
+/**
+ * How much work each search is: counted by how often it looks at the clock, which is the same on every machine, however
+ * busy. What needs fewer looks than here is an improvement: write the new number down. What needs more is slower.
+ */
+final class PatienceTest extends TestCase
+{
+    /** @return iterable<string, array{\Closure(list<int>, list<Factor>, \Closure(): bool): ?Optimum, int, int}> the search, rows and columns, and its looks */
+    public static function searches(): iterable
+    {
+        $all = [PHP_INT_MAX, PHP_INT_MAX];
+        $everyOther = static fn (array $domains): array => array_filter(array_map(static fn (int $variable): bool => $variable % 2 === 0, array_keys($domains)));
+        $clusters = static fn (array $domains, array $factors, \Closure $timeIsUp): ?Optimum => ClusterSearch::best($domains, $factors, $all, $timeIsUp);
+        $cover = static fn (array $domains, array $factors, \Closure $timeIsUp): ?Optimum => CoverSearch::best($domains, $factors, $timeIsUp, 60);
+        $sharing = static fn (array $domains, array $factors, \Closure $timeIsUp): Optimum => Search::sharing($domains, $factors, $everyOther($domains), $timeIsUp, Weight::SECOND);
+        $shared = static fn (array $domains, array $factors, \Closure $timeIsUp): Optimum => SharedSearch::best($domains, $factors, $everyOther($domains), array_fill(0, count($domains), 0), static fn (): null => null, $timeIsUp);
+        foreach (['clusters' => [$clusters, 324, 339], 'cover' => [$cover, 177, 736], 'sharing' => [$sharing, 26, 8823]] as $name => [$go, $small, $large]) {
+            yield "$name, 12 rows" => [$go, 12, $small];
+            yield "$name, 16 rows" => [$go, 16, $large];
+        }
+        yield 'shared, 8 rows' => [$shared, 8, 2048];
+    }
+
+    /** @param \Closure(list<int>, list<Factor>, \Closure(): bool): ?Optimum $search */
+    #[DataProvider('searches')]
+    public function test_rows_against_columns_are_proved_in_no_more_looks(\Closure $search, int $size, int $most): void
+    {
+        [$domains, $factors] = Factors::rowsAgainstColumns(new Randomizer(new Mt19937(1)), $size, $size);
+        $looks = 0;
+        $found = $search($domains, $factors, static function () use (&$looks): bool {
+            return ++$looks > 20_000;
+        });
+
+        self::assertTrue($found?->exact);
+        self::assertLessThanOrEqual($most, $looks);
+    }
+
+    /** @return iterable<string, array{int, int, int, array<int, list<int>>}> seed, units a side, looks until it is proved, and what it costs after so many */
+    public static function blocks(): iterable
+    {
+        yield 'block 20' => [20, 5, 154, [10 => [0, 3139, 56, 59327344818, 0]]];
+        yield 'block 4' => [4, 6, 0, []];
+    }
+
+    /** @param array<int, list<int>> $costs */
+    #[DataProvider('blocks')]
+    public function test_a_block_is_planned_in_no_more_looks_and_no_worse_in_a_hurry(int $seed, int $units, int $most, array $costs): void
+    {
+        $construction = Blocks::construction(Blocks::generated($seed, $units, $units));
+        $looks = 0;
+        $plan = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest), static function () use (&$looks): bool {
+            return ++$looks > 400;
+        });
+        self::assertTrue($plan->proved);
+        self::assertLessThanOrEqual($most, $looks);
+        foreach ($costs as $after => $cost) {
+            $looks = 0;
+            $hurried = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest), static function () use (&$looks, $after): bool {
+                return ++$looks > $after;
+            });
+            self::assertLessThanOrEqual($cost, array_values($hurried->cost->figures(PressStyle::Nest)));
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, int, list<int>}> looks until it is proved, and what it costs after 30 */
+    public static function tops(): iterable
+    {
+        yield 'six by six pinwheels' => [Tops::file(['rows' => 6, 'columns' => 6], Tops::PINWHEEL), 114, [2, 16705, 241, 0, 0]];
+        yield 'four by five pinwheels' => [Tops::file(['rows' => 4, 'columns' => 5], Tops::PINWHEEL), 0, [0, 8543, 125, 0, 0]];
+    }
+
+    /**
+     * @param array<string, mixed> $file
+     * @param list<int>            $cost
+     */
+    #[DataProvider('tops')]
+    public function test_a_top_is_planned_in_no_more_looks_and_no_worse_in_a_hurry(array $file, int $most, array $cost): void
+    {
+        $question = new PressQuestion(PressStyle::Nest);
+        $looks = 0;
+        $plan = (new TopPlanner(Tops::sewn($file)))->best($question, static function () use (&$looks): bool {
+            return ++$looks > 400;
+        })->plan;
+        self::assertTrue($plan->proved);
+        self::assertLessThanOrEqual($most, $looks);
+        $looks = 0;
+        $hurried = (new TopPlanner(Tops::sewn($file)))->best($question, static function () use (&$looks): bool {
+            return ++$looks > 30;
+        })->plan;
+        self::assertLessThanOrEqual($cost, array_values($hurried->cost->figures(PressStyle::Nest)));
+    }
+}
