@@ -262,7 +262,7 @@ final readonly class UnitSteps
             default => sprintf('%d times, as a chain that starts on a scrap', $times),
         };
 
-        return sprintf('%ssew %s, %s.', $pile->isBatch() && $round === 0 ? $pile->way?->words.'; ' : '', $sewn, $how);
+        return sprintf('sew %s, %s.', $sewn, $how);
     }
 
     /**

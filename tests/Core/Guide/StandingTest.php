@@ -39,6 +39,8 @@ final class StandingTest extends TestCase
         $unproved = fn (Cost $least): string => $this->words($this->best->found([], $bound($least), false), $this->best->found([], $bound($least), false));
         self::assertSame('The best plan found so far. It nests as well as any; its lumps are within 2.1 % of the flattest there can be.', $unproved(new Cost($cost->mismatch, $cost->peakSquared - 1)));
         self::assertSame('The best plan found so far. It nests as well and lies as flat as any; only how the seam ends fold may be bettered.', $unproved(new Cost($cost->mismatch, $cost->peakSquared, $cost->folded - 1)));
+        $half = $this->best->priced(new Cost(peakSquared: 1000))->found([], new Cost(peakSquared: 500), false);
+        self::assertSame('The best plan found so far. It nests as well as any; its lumps are within 50 % of the flattest there can be.', $this->words($half, $half));
         $stacked = $this->planner->best(new PressQuestion(PressStyle::Nest, [new Lock(0, PressDirection::Left), new Lock(1, $this->sameWay())]));
         self::assertSame(2, $stacked->cost->mismatch);
         $worse = $stacked->found([], new Cost(), false);

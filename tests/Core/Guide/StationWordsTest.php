@@ -116,6 +116,7 @@ final class StationWordsTest extends TestCase
         $layOut = array_values(array_filter($steps, static fn (Step $step): bool => $step->do === StepKind::LayOut))[0];
 
         self::assertStringContainsString('The split quarter-square triangles are used as they come: those built like a mirror image go to row 2, column 1 and row 2, column 2.', $layOut->text);
+        self::assertSame(1, substr_count($layOut->text, 'as they come'), 'nothing is said of other units');
         self::assertStringNotContainsString('as they come', array_values(array_filter(WorkSteps::of($plan, new CutQuestion()), static fn (Step $step): bool => $step->do === StepKind::LayOut))[0]->text);
     }
 
