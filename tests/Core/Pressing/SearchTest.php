@@ -242,6 +242,9 @@ final class SearchTest extends TestCase
         $all = Search::best($domains, $factors, $soon, null);
         self::assertFalse($all->exact);
         self::assertLessThan(Descent::weigh($factors, $all->values, $domains), [$all->boundHigh, $all->boundLow]);
+        // Asked again in a hurry it gives back what was found before, and the bound of it.
+        $again = Search::best($domains, $factors, static fn (): bool => true, null, $all);
+        self::assertSame([Descent::weigh($factors, $all->values, $domains), [$all->boundHigh, $all->boundLow], false], [Descent::weigh($factors, $again->values, $domains), [$again->boundHigh, $again->boundLow], $again->exact]);
         self::assertNull(CoverSearch::best($domains, $factors, $soon, 5), 'a cover that is too large is not begun');
     }
 
