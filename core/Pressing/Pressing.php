@@ -22,7 +22,7 @@ final readonly class Pressing
     public static function wholeJoins(Construction $construction, array $directions): self
     {
         return new self(array_map(
-            static fn (Join $join): array => array_fill(0, max(1, $join->segmentCount()), $directions[$join->id]),
+            static fn (Join $join): array => array_fill(0, $join->segmentCount(), $directions[$join->id]),
             $construction->joins,
         ));
     }

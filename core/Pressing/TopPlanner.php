@@ -154,7 +154,7 @@ final readonly class TopPlanner
         foreach ($sewn->construction->joins as $join) {
             $directions[$join->id] ??= array_map(
                 static fn (int $segment): PressDirection => $variables->direction($join->id, $segment, $optimum->values) ?? throw new \LogicException('A seam between blocks is always there.'),
-                range(0, max(1, $join->segmentCount()) - 1),
+                range(0, $join->segmentCount() - 1),
             );
         }
         ksort($directions);

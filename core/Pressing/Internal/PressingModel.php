@@ -106,7 +106,7 @@ final class PressingModel
                     [[$join->id, $segment]],
                     fn (array $press): Cost => $isStretched
                         ? SeamCosts::ofSegment($join, $segment, $press[0], $lattice)
-                        : SeamCosts::ofJoin($join, array_fill(0, max(1, $join->segmentCount()), $press[0]), $lattice),
+                        : SeamCosts::ofJoin($join, array_fill(0, $join->segmentCount(), $press[0]), $lattice),
                 );
             }
             foreach ($join->matchPoints() as $number => $match) {

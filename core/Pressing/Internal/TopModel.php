@@ -139,7 +139,7 @@ final class TopModel
             foreach ($segments as $segment) {
                 $price = static fn (PressDirection $direction): Cost => count($segments) > 1
                     ? SeamCosts::ofSegment($join, $segment, $direction, $lattice)
-                    : SeamCosts::ofJoin($join, array_fill(0, max(1, $join->segmentCount()), $direction), $lattice);
+                    : SeamCosts::ofJoin($join, array_fill(0, $join->segmentCount(), $direction), $lattice);
                 $this->addFactor($this->scope([[$join->id, $segment]], $join), fn (array $chosen): Cost => $price($this->directionAsPlaced($join, $segment, $chosen))->times($times));
             }
             foreach ($join->matchPoints() as $number => $match) {

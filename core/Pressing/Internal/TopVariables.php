@@ -221,7 +221,7 @@ final class TopVariables
 
         return array_map(fn (Join $join): array => array_map(
             fn (int $segment): PressDirection => $this->designs[$made]->source($join->id, $segment)->after($before)->direction($this->seamValues(), $values),
-            range(0, max(1, $join->segmentCount()) - 1),
+            range(0, $join->segmentCount() - 1),
         ), $this->top->copies[$copy]->design->joins);
     }
 

@@ -12,12 +12,12 @@ use Random\Randomizer;
 final class Factors
 {
     /** @return array{list<int>, list<Factor>} the pile of the units, then rows, then columns */
-    public static function rowsAgainstColumns(Randomizer $random, int $rows, int $columns): array
+    public static function rowsAgainstColumns(Randomizer $random, int $rows, int $columns, int $from = 40, int $to = 90): array
     {
         $factors = [];
         for ($row = 0; $row < $rows; ++$row) {
             for ($column = 0; $column < $columns; ++$column) {
-                $factors[] = self::factor($random, [$row, $rows + $column, $rows + $columns], array_fill(0, $rows + $columns + 1, 2), 40, 90);
+                $factors[] = self::factor($random, [$row, $rows + $column, $rows + $columns], array_fill(0, $rows + $columns + 1, 2), $from, $to);
             }
         }
 

@@ -6,6 +6,7 @@ namespace Tests\Core\Pressing;
 
 use KeenSeam\Core\Pressing\Internal\ClusterSearch;
 use KeenSeam\Core\Pressing\Internal\CoverSearch;
+use KeenSeam\Core\Pressing\Internal\Descent;
 use KeenSeam\Core\Pressing\Internal\Factor;
 use KeenSeam\Core\Pressing\Internal\Optimum;
 use KeenSeam\Core\Pressing\Internal\Search;
@@ -56,6 +57,7 @@ final class PatienceTest extends TestCase
 
         self::assertTrue($found?->exact);
         self::assertLessThanOrEqual($most, $looks);
+        self::assertSame([$found->boundHigh, $found->boundLow], Descent::weigh($factors, $found->values, $domains));
     }
 
     /** @return iterable<string, array{int, int, int, array<int, list<int>>}> seed, units a side, looks until it is proved, and what it costs after so many */

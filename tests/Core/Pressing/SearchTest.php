@@ -63,6 +63,41 @@ final class SearchTest extends TestCase
         }
     }
 
+    public function test_what_cannot_be_is_found_to_be_impossible(): void
+    {
+        $never = static fn (): bool => false;
+        // Alike, alike, and the two ends unlike.
+        $alike = [0, Weight::FORBIDDEN, Weight::FORBIDDEN, 0];
+        $nought = [0, 0, 0, 0];
+        $domains = [2, 2, 2];
+        $factors = [new Factor([0, 1], $alike, $nought), new Factor([1, 2], $alike, $nought), new Factor([0, 2], [Weight::FORBIDDEN, 0, 0, Weight::FORBIDDEN], $nought)];
+        foreach (['elimination' => (new Elimination($domains, $factors))->solve(1 << 8, $never), 'cover' => CoverSearch::best($domains, $factors, $never, 60), 'clusters' => ClusterSearch::best($domains, $factors, [PHP_INT_MAX, PHP_INT_MAX], $never), 'all together' => Search::best($domains, $factors, $never, null), 'some shared' => Search::sharing($domains, $factors, [0 => true], $never, Weight::SECOND)] as $name => $found) {
+            self::assertTrue($found?->exact, $name);
+            self::assertGreaterThanOrEqual(Weight::FORBIDDEN, $found->boundHigh, $name);
+        }
+    }
+
+    /** Where the first figure hardly tells the ways apart, the second decides, and the first plan at hand is not the best. */
+    public function test_ties_are_broken_by_the_second_figure(): void
+    {
+        $never = static fn (): bool => false;
+        for ($seed = 1; $seed <= 6; ++$seed) {
+            [$domains, $factors] = Factors::rowsAgainstColumns(new Randomizer(new Mt19937($seed)), 8, 8, 0, 1);
+            $plainly = (new Elimination($domains, $factors))->solve(1 << 12, $never);
+            self::assertTrue($plainly?->exact);
+            $calls = 0;
+            // In a hurry at first: all that is found is then found in the tree.
+            $atFirst = static function () use (&$calls): bool {
+                return ++$calls < 3;
+            };
+            foreach (['cover' => CoverSearch::best($domains, $factors, $never, 60), 'cover from a poor start' => CoverSearch::best($domains, $factors, $atFirst, 60), 'clusters' => ClusterSearch::best($domains, $factors, [PHP_INT_MAX, PHP_INT_MAX], $never), 'all together' => Search::best($domains, $factors, $never, null)] as $name => $found) {
+                self::assertTrue($found?->exact, $name);
+                self::assertSame([$plainly->boundHigh, $plainly->boundLow], [$found->boundHigh, $found->boundLow], "$name, seed $seed");
+                self::assertSame([$plainly->boundHigh, $plainly->boundLow], Descent::weigh($factors, $found->values, $domains), "$name, seed $seed");
+            }
+        }
+    }
+
     /**
      * @param list<int>    $domains
      * @param list<Factor> $factors
