@@ -97,7 +97,7 @@ final readonly class Join implements Assembly
         throw new \LogicException('No seam ends there.');
     }
 
-    /** How many stretches the match points divide the seam into; each can be pressed its own way. */
+    /** @return positive-int how many stretches the match points divide the seam into; each can be pressed its own way */
     public function segmentCount(): int
     {
         return count($this->matchPoints()) + 1;
