@@ -187,7 +187,7 @@ final class LocksOnTheFaceTest extends TestCase
                 for ($i = $random->getInt(0, 1) === 0 ? 1 : $join->segmentCount(); $i > 0; --$i) {
                     $directions[] = PressDirection::cases()[$random->getInt(0, 1)];
                 }
-                $lock = new Lock($join->id, ...$directions ?: [PressDirection::Open]);
+                $lock = new Lock($join->id, ...$directions);
                 try {
                     $lock->joinIn($construction);
                     yield [$construction, $lock, $places, $file];
