@@ -53,7 +53,7 @@ final class Signature
     {
         [$goose, $one, $other] = $patches;
         $tip = array_values(array_filter($goose->outline->points, static fn ($point): bool => array_filter($unit->outline->points, $point->equals(...)) === []))[0];
-        [$middle, $x, $y] = [self::middle($unit->outline->points), 0, 0];
+        $middle = self::middle($unit->outline->points);
         [$x, $y] = [2 * $tip->x <=> $middle[0], 2 * $tip->y <=> $middle[1]];
         $where = match (true) {
             $y < 0 => 'up',
@@ -105,7 +105,7 @@ final class Signature
         foreach ($patches as $patch) {
             $places[$patch->fabric->name][] = self::place($unit, $patch);
         }
-        if (count($places) === 1 && count($patches) > 2) {
+        if (count($places) === 1 && count($patches) > 3) {
             return array_key_first($places).' all round';
         }
 

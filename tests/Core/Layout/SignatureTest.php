@@ -28,6 +28,8 @@ final class SignatureTest extends TestCase
             'its mirror image' => ['gABCm', 'goose points up, Sea glass on its left'],
             'turned upside down' => ['gABC180', 'goose points down, Harbour ink on its left'],
             'flying left' => ['gABC270', 'goose points left, Harbour ink on its left'],
+            'flying right' => ['gABC90', 'goose points right, Harbour ink on its left'],
+            'flying right, mirrored' => ['gABC90m', 'goose points right, Sea glass on its left'],
             'triangle' => ['tABB180', 'triangle points down'],
             'quarters' => ['qABAC', 'Sailcloth top and bottom, Harbour ink right, Sea glass left'],
             'split' => ['sABC', 'large Sailcloth corner top left, Harbour ink right, Sea glass bottom'],
@@ -51,12 +53,13 @@ final class SignatureTest extends TestCase
         self::assertSame($sentence, Signature::of(Face::of(BlockFile::read($file))->whole->parts[3]));
     }
 
-    public function test_two_corners_are_named_and_more_of_one_fabric_are_all_round(): void
+    public function test_corners_are_named_and_four_of_one_fabric_are_all_round(): void
     {
         $corners = static fn (string ...$where): string => Signature::of(Face::of(BlockFile::read(['cells' => [['row' => 1, 'column' => 1, 'unit' => 'flipped-corners', 'fabrics' => ['A'], 'corners' => array_fill_keys($where, ['fabric' => 'B', 'size' => '1/2'])]]] + Blocks::file('pA')))->whole->parts[0]);
 
         self::assertSame('Sailcloth, its corner Harbour ink top left and bottom right', $corners('tl', 'br'));
-        self::assertSame('Sailcloth, its corner Harbour ink all round', $corners('tl', 'tr', 'br'));
+        self::assertSame('Sailcloth, its corner Harbour ink top left, top right and bottom right', $corners('tl', 'tr', 'br'));
+        self::assertSame('Sailcloth, its corner Harbour ink all round', $corners('tl', 'tr', 'br', 'bl'));
         self::assertSame('Harbour ink corner top left', Signature::of(Face::of(Blocks::of('hBB'))->whole->parts[0]));
     }
 

@@ -229,5 +229,10 @@ final class WallByHandTest extends TestCase
         self::assertSame('00011 00011 00011 33322 33322', implode(' ', array_map(implode(...), array_chunk($turns, 5))), 'where the middle is a unit, it and those beside it go with the first');
         // On every side the ground points in between two dark tips, which lie away from that edge and apart.
         self::assertSame('.10. 3..2 0..1 .23.', $told(Start::Star));
+        $two = [Fraction::of(1), Fraction::of(1)];
+        foreach ([[$two, $five], [$five, $two], [$two, $two]] as [$columns, $rows]) {
+            $kinds = array_map(static fn (Cell $cell): string => $cell->unit->kind(), Start::Star->block('New', LengthUnit::Inch, $twelve, $twelve, Length::parse('1/4'), $columns, $rows)->grid->cells);
+            self::assertSame(['plain'], array_values(array_unique($kinds)), 'a star has a middle');
+        }
     }
 }
