@@ -222,6 +222,20 @@ final class RulesTest extends TestCase
         }
     }
 
+    /** Rules go along a row as it lies, in whatever order its seams are sewn. */
+    public function test_seams_of_a_row_are_told_from_left_to_right(): void
+    {
+        foreach ([Order::Rows, Order::Twos] as $order) {
+            $construction = Construction::of(Face::of(Blocks::of('pA pB pA pB', 'hAB pB hAB pA')), $order);
+            foreach ((new Rules($construction))->bandJoins() as $row) {
+                $places = array_map(static fn (Join $join): int => $join->seam->from->x, $row);
+                $sorted = $places;
+                sort($sorted);
+                self::assertSame([3, $sorted], [count($places), $places], $order->value);
+            }
+        }
+    }
+
     /** @return array<string, array{string, string}> */
     public static function wrongRules(): array
     {
