@@ -236,12 +236,7 @@ final readonly class TopPlanner
                 $classes[$join->tie->unitClass][$join->tie->member] = [$tie->unitClass, $tie->member];
             }
         }
-        $mirrored = $copy->place->place?->placement->mirrored === true;
-
-        return array_map(static function (TurnedUnit $unit) use ($classes, $mirrored): TurnedUnit {
-            [$class, $member] = $classes[$unit->unitClass][$unit->member];
-
-            return new TurnedUnit($class, $member, $unit->turn === null || ! $mirrored ? $unit->turn : Turn::ofQuarters(-$unit->turn->quarters()), $unit->pile);
-        }, $inDesign);
+        // Only a half turn leaves the last seam of a unit where it was, and that is the same in a mirrored block.
+        return array_map(static fn (TurnedUnit $unit): TurnedUnit => new TurnedUnit(...$classes[$unit->unitClass][$unit->member], turn: $unit->turn, pile: $unit->pile), $inDesign);
     }
 }
