@@ -83,10 +83,10 @@ final readonly class HandCount
         $way = static fn (\Closure $fabric): int => ClassKinship::handKeyBy($unit, false, $fabric) <=> ClassKinship::handKeyBy($unit, true, $fabric);
         $bySeams = $way(static fn (Fabric $fabric): string => '');
         if ($bySeams !== 0) {
-            return $bySeams < 0;
+            return $bySeams === -1;
         }
 
-        return $unit->cell->unit instanceof PatchesUnit ? null : $way(static fn (Fabric $fabric): string => $fabric->value->rank().$fabric->key) < 0;
+        return $unit->cell->unit instanceof PatchesUnit ? null : $way(static fn (Fabric $fabric): string => $fabric->value->rank().$fabric->key) === -1;
     }
 
     /** @return list<PlacedUnit> units with seams, smaller ones before those they are sewn into, as plans number their classes */

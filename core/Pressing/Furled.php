@@ -26,7 +26,7 @@ final readonly class Furled
         foreach (count($directions) > 1 ? $join->matchPoints() : [] as $number => $match) {
             if ($directions[$number] !== $directions[$number + 1]) {
                 // The back shows everything the other way round.
-                $found[] = new self($match->at, $join->id, Furl::wheel($join, $directions[$number]) < 0);
+                $found[] = new self($match->at, $join->id, Furl::wheel($join, $directions[$number]) === -1);
             }
         }
 

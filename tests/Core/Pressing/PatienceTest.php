@@ -60,6 +60,24 @@ final class PatienceTest extends TestCase
         self::assertSame([$found->boundHigh, $found->boundLow], Descent::weigh($factors, $found->values, $domains));
     }
 
+    public function test_what_is_shared_asks_once_for_a_better_start_when_it_is_long_and_gains_with_every_look(): void
+    {
+        [$domains, $factors] = Factors::rowsAgainstColumns(new Randomizer(new Mt19937(1)), 8, 8);
+        $shared = array_filter(array_map(static fn (int $variable): bool => $variable % 2 === 0, array_keys($domains)));
+        $asked = 0;
+        $start = static function () use (&$asked): null {
+            ++$asked;
+
+            return null;
+        };
+        $never = static fn (): bool => false;
+        SharedSearch::best($domains, $factors, $shared, array_fill(0, count($domains), 0), $start, $never);
+        self::assertSame(1, $asked);
+        // In tables too small to prove anything by themselves.
+        $found = SharedSearch::best($domains, $factors, $shared, array_fill(0, count($domains), 0), $start, $never, [2]);
+        self::assertGreaterThanOrEqual([3536, 80], [$found->boundHigh, $found->boundLow]);
+    }
+
     /** @return iterable<string, array{int, int, int, array<int, list<int>>}> seed, units a side, looks until it is proved, and what it costs after so many */
     public static function blocks(): iterable
     {

@@ -83,6 +83,20 @@ final class WeightTest extends TestCase
         }
     }
 
+    public function test_costs_are_added_multiplied_and_compared_figure_by_figure(): void
+    {
+        $random = new Randomizer(new Mt19937(3));
+        $cost = static fn (): Cost => new Cost(...array_map(static fn (): int => $random->getInt(2, 99), range(1, 7)));
+        for ($try = 0; $try < 20; ++$try) {
+            [$a, $b] = [$cost(), $cost()];
+            $figures = static fn (Cost $of): array => array_values(get_object_vars($of));
+            $both = static fn (\Closure $of): array => array_map($of, $figures($a), $figures($b));
+            self::assertSame($both(max(...)), $figures($a->most($b)));
+            self::assertSame($both(static fn (int $one, int $other): int => $one + $other), $figures($a->plus($b)));
+            self::assertSame(array_map(static fn (int $one): int => 3 * $one, $figures($a)), $figures($a->times(3)));
+        }
+    }
+
     public function test_a_plan_that_cannot_be_weighed_truly_is_refused(): void
     {
         $weight = Weight::of(Construction::of(Face::of(BlockFile::read(Blocks::file('hAB'))), Order::Rows), PressStyle::Nest);
