@@ -110,7 +110,7 @@ final readonly class CuttingPlan
         $marks = $this->bench->sizes->marks();
 
         // What is sure to come out: the mark below.
-        return $least === null || $count === 0 ? null : ['count' => $count, 'size' => $least->raisedTo($marks)->minus(Fraction::of($least->compareTo($least->raisedTo($marks)) === 0 ? 0 : 1, $marks)), 'for' => array_map(strval(...), array_keys($for))];
+        return $least === null ? null : ['count' => $count, 'size' => $least->raisedTo($marks)->minus(Fraction::of($least->compareTo($least->raisedTo($marks)) === 0 ? 0 : 1, $marks)), 'for' => array_map(strval(...), array_keys($for))];
     }
 
     /** The stack that a piece of a unit lies in. */

@@ -78,12 +78,9 @@ final class RealEdge
      */
     private static function near(Assembly $assembly, Join $join, array $ends): array
     {
-        $seam = $join->seam;
-        [$left, $right] = [min($seam->from->x, $seam->to->x), max($seam->from->x, $seam->to->x)];
-        [$top, $bottom] = [min($seam->from->y, $seam->to->y), max($seam->from->y, $seam->to->y)];
-        foreach ($ends as $end) {
-            [$left, $right, $top, $bottom] = [min($left, $end->x), max($right, $end->x), min($top, $end->y), max($bottom, $end->y)];
-        }
+        $along = [$join->seam->from, $join->seam->to, ...$ends];
+        [$acrosses, $downs] = [array_map(static fn (Point $point): int => $point->x, $along), array_map(static fn (Point $point): int => $point->y, $along)];
+        [$left, $right, $top, $bottom] = [min($acrosses), max($acrosses), min($downs), max($downs)];
         $found = [];
         $look = static function (Assembly $part) use (&$look, &$found, $left, $right, $top, $bottom): void {
             $xs = array_map(static fn (Point $point): int => $point->x, $part->outline()->points);

@@ -88,6 +88,17 @@ final class ConstructionTest extends TestCase
 
         self::assertSame(['2,2', '4,2'], array_map(static fn (Meeting $meeting): string => $meeting->at->key(), $long->matchPoints()));
         self::assertSame(3, $long->segmentCount());
+        foreach ($long->matchPoints() as $match) {
+            self::assertSame([$match->lastOfLeft, $match->lastOfRight], $match->ends());
+        }
+        $odd = Blocks::sewn('hAB pA', 'pB pA');
+        foreach (array_merge(...array_map(static fn (Join $join): array => $join->meetings, $odd->joins)) as $meeting) {
+            if (! $meeting->isOfBothSides()) {
+                $this->expectException(\LogicException::class);
+                $meeting->ends();
+            }
+        }
+        self::fail('The slanting seam ends alone.');
     }
 
     public function test_a_diagonal_that_runs_into_the_corner_is_an_end_not_a_match(): void

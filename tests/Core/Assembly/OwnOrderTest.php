@@ -111,17 +111,23 @@ final class OwnOrderTest extends TestCase
 
     public function test_pairs_of_pairs_go_as_deep_as_a_block_has_cells(): void
     {
-        $nested = static function (int $pairs): array {
+        $nested = static function (int $pairs, bool $isFirst): array {
             $sew = ['1,1', '1,2'];
             for ($i = 1; $i < $pairs; ++$i) {
-                $sew = [$sew, '1,1'];
+                $sew = $isFirst ? [$sew, '1,1'] : ['1,1', $sew];
             }
 
             return $sew;
         };
-        self::assertInstanceOf(OwnPair::class, OwnPair::read($nested(4097)));
-        $this->expectExceptionMessage('two parts at a time');
-        OwnPair::read($nested(4098));
+        foreach ([true, false] as $isFirst) {
+            self::assertInstanceOf(OwnPair::class, OwnPair::read($nested(4097, $isFirst)));
+            try {
+                OwnPair::read($nested(4098, $isFirst));
+                self::fail('Too deep.');
+            } catch (OrderNotPossible $problem) {
+                self::assertStringContainsString('two parts at a time', $problem->getMessage());
+            }
+        }
     }
 
     public function test_of_many_cells_that_do_not_meet_the_first_four_are_named(): void

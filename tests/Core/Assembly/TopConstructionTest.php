@@ -127,6 +127,10 @@ final class TopConstructionTest extends TestCase
         self::assertSame(['0 same seams', '180 same seams'], $ways(['pA', 'pB', '/', 'pB', 'pA']));
         self::assertSame(['0 same seams', '90 other seams', '180 same seams', '270 other seams'], $ways(Tops::PINWHEEL));
         self::assertSame(['0 same seams'], $ways(['pA', 'pB', '/', 'pC', 'pA']));
+        // One that is longer than wide looks the same only half turned.
+        $oblong = Tops::file(['rows' => 1], ['pA', 'pB', '/', 'pB', 'pA']);
+        $oblong['blocks']['one']['finished'] = ['width' => '8', 'height' => '4'];
+        self::assertSame(['0 same seams', '180 same seams'], array_map(static fn (TopTurn $turn): string => $turn->turn->value.' same seams', Tops::sewn($oblong)->copies[0]->turns));
         $pinwheel = Tops::sewn(Tops::file([], Tops::PINWHEEL));
         self::assertSame($pinwheel->copies[0]->turns[1]->root, $pinwheel->copies[0]->turns[3]->root, 'both are sewn by columns');
         self::assertCount(4 * count($pinwheel->copies[0]->joins), $pinwheel->others);
