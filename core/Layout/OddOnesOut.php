@@ -56,7 +56,7 @@ final readonly class OddOnesOut
                 $judged[] = $one;
             }
             // The largest there is, and nothing breaks it: no other has to be looked at.
-            if (count($judged) === 1 && $judged[0]->changes === 0) {
+            if ($judged !== [] && $judged[0]->changes === 0) {
                 break;
             }
         }

@@ -72,6 +72,30 @@ final class ConstructionTest extends TestCase
         self::assertSame('(((1 0) 2) ((4 3) 5))', self::printed(Blocks::sewn('gABC gABC180')->root));
     }
 
+    /** Also where other turns would look the same: each seam lies where the turn takes that of the first. */
+    public function test_a_turned_unit_is_built_as_it_was_turned(): void
+    {
+        $construction = Blocks::sewn('dABBBB dABBBB90 dABBBB270', 'qABAB180 qABAB dABBBB180', 'qABAB90 qABAB270 gABB');
+        $seams = [];
+        foreach ($construction->joins as $join) {
+            if ($join->tie !== null) {
+                $unit = $construction->classes[$join->tie->unitClass]->members[$join->tie->member];
+                [$x, $y] = [$join->seam->from->x + $join->seam->to->x, $join->seam->from->y + $join->seam->to->y];
+                foreach ([$unit->outline->points[0], $unit->outline->points[2]] as $corner) {
+                    [$x, $y] = [$x - $corner->x, $y - $corner->y];
+                }
+                for ($turn = $unit->placement->turn->quarters(); $turn % 4 !== 0; ++$turn) {
+                    [$x, $y] = [-$y, $x];
+                }
+                $seams[$join->tie->unitClass.' '.$join->tie->join][] = "$x $y";
+            }
+        }
+        self::assertGreaterThan(6, count($seams));
+        foreach ($seams as $join => $places) {
+            self::assertCount(1, array_unique($places), "join $join");
+        }
+    }
+
     public function test_a_units_own_symmetry_is_known(): void
     {
         $quarters = static fn (Construction $c): array => array_map(static fn ($turn): int => $turn->turn->value, $c->classes[0]->turns);

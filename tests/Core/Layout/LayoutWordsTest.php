@@ -64,5 +64,10 @@ final class LayoutWordsTest extends TestCase
         self::assertSame([], TooClose::allOn(Face::of(BlockFile::read($file))));
         $file['cells'][0] = $small('half-square-triangle', ['B', 'B']);
         self::assertCount(1, TooClose::allOn(Face::of(BlockFile::read($file))));
+        foreach ([1, 2] as $i) {
+            $file['cells'][0]['cells'][$i - 1]['column'] = 3 - $i;
+        }
+        $file['cells'][0]['cells'] = array_reverse($file['cells'][0]['cells']);
+        self::assertCount(1, TooClose::allOn(Face::of(BlockFile::read($file))), 'wherever it lies in it');
     }
 }

@@ -26,6 +26,9 @@ final class OddOnesOutTest extends TestCase
         self::assertSame([Symmetry::Full, []], self::look('hAB hAB90', 'hAB270 hAB180'));
         self::assertSame([Symmetry::Full, []], self::look('pA pA pA', 'pA pB pA', 'pA pA pA'));
         self::assertSame([Symmetry::Repeat, []], self::look('hAB hAB hAB', 'hAB hAB hAB'));
+        self::assertSame([Symmetry::Repeat, []], self::look('gABC sABC hAC gABC sABC hAC'));
+        self::assertSame([Symmetry::Repeat, []], self::look('gABC', 'sABC', 'hAC', 'gABC', 'sABC', 'hAC'));
+        self::assertTrue(OddOnesOut::of(Face::of(Blocks::of('gABC pA gABCm')))->isBorneOut, 'two that agree bear it out');
         self::assertSame([Symmetry::None, []], self::look('hAB qABCA sABC90', 'dABCAB pC hCB90'));
         self::assertFalse(OddOnesOut::of(Face::of(Blocks::of('hAB qABCA sABC90', 'dABCAB pC hCB90')))->isBorneOut);
     }

@@ -20,6 +20,7 @@ use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Block\UnitPatterns;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Layout\Area;
 use KeenSeam\Core\Layout\Axis;
 use KeenSeam\Core\Layout\Difference;
 use KeenSeam\Core\Layout\LayoutNotPossible;
@@ -162,6 +163,14 @@ final class WallTest extends TestCase
         $wall = Wall::of(BlockFile::read($file));
 
         self::assertProblem('Make their widths match, or switch the copies off.', static fn () => $wall->placed('plain', [[1, 1]], false, 'B')->followedFrom($wall, Symmetry::MirrorVertical));
+        // Wide, narrow across and narrow, wide down: turned by a quarter they match one way round only.
+        foreach ([[['2', '1'], ['2', '1'], Symmetry::QuarterTurn], [['1', '2', '1'], ['1', '1', '2'], Symmetry::QuarterTurn], [['1', '1', '2'], ['1', '1', '2'], Symmetry::HalfTurn]] as [$columns, $rows, $symmetry]) {
+            $uneven = Wall::of(BlockFile::read(['columns' => $columns, 'rows' => $rows] + Blocks::file(...array_fill(0, count($rows), implode(' ', array_fill(0, count($columns), 'pA'))))));
+            self::assertProblem('Make their widths match, or switch the copies off.', static fn () => $uneven->placed('plain', [[1, 1]], false, 'B')->followedFrom($uneven, $symmetry));
+        }
+        $even = Wall::of(BlockFile::read(['columns' => ['1', '2', '1'], 'rows' => ['1', '2', '1']] + Blocks::file('pA pA pA', 'pA pA pA', 'pA pA pA')));
+        $cells = BlockFileWriter::write($even->placed('plain', [[1, 1]], false, 'B')->followedFrom($even, Symmetry::QuarterTurn)->block)['cells'];
+        self::assertCount(4, array_filter($cells, static fn (array $cell): bool => $cell['fabrics'] === ['B']));
     }
 
     public function test_flipped_corners_are_added_sized_and_taken_away_where_they_are_seen(): void
@@ -236,6 +245,22 @@ final class WallTest extends TestCase
             self::assertEquals($block, BlockFile::read(BlockFileWriter::write($block)), $start->value);
             self::assertCount(9, $block->grid->cells);
         }
+    }
+
+    public function test_an_area_lies_in_a_grid_with_all_its_places(): void
+    {
+        foreach ([1, 2, 3] as $row) {
+            foreach ([1, 2, 3, 4] as $column) {
+                foreach ([1, 2] as $rowSpan) {
+                    foreach ([1, 3] as $columnSpan) {
+                        $area = new Area($row, $column, $rowSpan, $columnSpan);
+                        $isIn = array_filter($area->places(), static fn (array $place): bool => $place[0] > 3 || $place[1] > 4) === [];
+                        self::assertSame($isIn, $area->isIn(3, 4));
+                    }
+                }
+            }
+        }
+        self::assertFalse((new Area(0, 1))->isIn(3, 4) || (new Area(1, 0))->isIn(3, 4) || (new Area(1, 1, 0))->isIn(3, 4) || (new Area(1, 1, 1, 0))->isIn(3, 4));
     }
 
     private static function wall(string ...$rows): Wall

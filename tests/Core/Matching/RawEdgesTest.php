@@ -138,7 +138,7 @@ final class RawEdgesTest extends TestCase
         self::assertSame([EndLay::Level, true, true], $told($end(60, 60)));
         self::assertSame([EndLay::Marked, true, false], $told($end(30, 60)));
         self::assertSame([EndLay::Level, false, false], $told($end(90, 90)));
-        self::assertSame([0, 1], [$end(45, 90)->longer(), $end(90, 45)->longer()]);
+        self::assertSame([0, 1, 0], [$end(45, 90)->longer(), $end(90, 45)->longer(), $end(60, 60)->longer()]);
         self::assertEqualsWithDelta([M_SQRT2, deg2rad(45)], [$end(90, 45)->overhang(), $end(90, 45)->sharpness()], 1e-9);
     }
 
