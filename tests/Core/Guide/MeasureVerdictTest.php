@@ -17,6 +17,7 @@ use KeenSeam\Core\Guide\Take;
 use KeenSeam\Core\Guide\TakenUnits;
 use KeenSeam\Core\Guide\WorkSteps;
 use KeenSeam\Core\Making\CutQuestion;
+use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Matching\SeamsAcross;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Matching\Tolerance;
@@ -64,6 +65,17 @@ final class MeasureVerdictTest extends TestCase
         self::assertSame(['1/8 in too small, but so is what it is sewn to: leave it.', []], [$verdict->words, $verdict->later]);
         self::assertSame([6.375, 2.5], $verdict->kept[$one]);
         self::assertSame('1/8 in too large, but so is what it is sewn to: leave it.', self::verdict($plan, $one, [6.625, 2.5], [$two => [6.625, 2.5], $three => [6.625, 2.5]])->words);
+    }
+
+    public function test_several_joins_that_will_be_off_are_told_by_the_first(): void
+    {
+        $plan = self::plan('pA pB pA', 'pB pA pB', 'pA pA pB', 'pA pB pA');
+        $pair = $plan->construction->strands[1]->joins[0];
+        $meant = Remedy::rawSize($plan, $pair);
+        self::assertStringStartsWith('1/4 in too large: rows 1 and 2, and one more join, would be off by 1/4 in, more than can be eased. Trim row 2 up to seam 1;', self::verdict($plan, $pair, [$meant[0] + 0.25, $meant[1]])->words);
+        $both = self::verdict($plan, $pair, [$meant[0] + 0.25, $meant[1] + 0.25]);
+        self::assertCount(3, $both->later);
+        self::assertStringStartsWith('1/4 in too large: row 2, seam 2, and 2 more joins, would be off by 1/4 in,', $both->words);
     }
 
     public function test_the_block_itself_is_sewn_to_nothing_here(): void

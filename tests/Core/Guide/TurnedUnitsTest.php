@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Guide;
 
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Guide\PlanSteps;
 use KeenSeam\Core\Guide\SeamWords;
 use KeenSeam\Core\Guide\Step;
@@ -58,6 +59,20 @@ final class TurnedUnitsTest extends TestCase
         self::assertSame(StepKind::Join, $steps[$told[0]]->do);
         $layOut = array_values(array_filter($steps, static fn (Step $step): bool => $step->do === StepKind::LayOut))[0];
         self::assertStringNotContainsString('Turn', $layOut->text);
+    }
+
+    public function test_only_what_lies_on_the_second_pile_is_told_of_it(): void
+    {
+        $plan = (new PressingPlanner(Blocks::sewn('hAB hAB90 qABAB', 'pA hAB180 qABAB90')))->best(new PressQuestion(PressStyle::Nest));
+        [$half, $quarter] = $plan->construction->classes;
+        $plan = $plan->found([new TurnedUnit(0, 1, null, 1), new TurnedUnit(1, 0, Turn::Half), new TurnedUnit(1, 1, null, 1)], null, false);
+        $round = array_values(array_filter($plan->construction->joins, static fn (Join $join): bool => $join->tie !== null));
+        $words = new SeamWords($plan);
+
+        self::assertStringStartsWith(' Lay those for row 1 column 2 on a second pile and press it ', $words->secondPileWords($half, $round));
+        self::assertStringStartsWith(' Lay those for row 2 column 3 on a second pile and press it ', $words->secondPileWords($quarter, $round));
+        self::assertSame('', (new SeamWords($plan->found([new TurnedUnit(1, 0, Turn::Half)], null, false)))->secondPileWords($half, $round));
+        self::assertSame('', (new SeamWords($plan->found([new TurnedUnit(1, 0, Turn::Half)], null, false)))->secondPileWords($quarter, $round));
     }
 
     public function test_nothing_is_said_where_nothing_is_turned(): void
