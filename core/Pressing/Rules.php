@@ -219,12 +219,11 @@ final class Rules
             return $this->byFabric($rule, $join);
         }
         $word ??= $rule->wordFor(0);
-        $darker = in_array($word, [RuleWord::Dark, RuleWord::Light], true) ? SeamCosts::darkerSide($join) : 0;
 
         return match ($word) {
             RuleWord::Open => PressDirection::Open,
-            RuleWord::Dark => self::side($darker),
-            RuleWord::Light => self::side(-$darker),
+            RuleWord::Dark => self::side(SeamCosts::darkerSide($join)),
+            RuleWord::Light => self::side(-SeamCosts::darkerSide($join)),
             RuleWord::Left, RuleWord::Right, RuleWord::Up, RuleWord::Down => PressDirection::fromFace($word->value, FaceSide::ofLeftPart($join)),
             default => null,
         };

@@ -63,6 +63,24 @@ final class SearchTest extends TestCase
         }
     }
 
+    /**
+     * @param list<int>    $domains
+     * @param list<Factor> $factors
+     */
+    #[DataProvider('problems')]
+    public function test_what_is_put_in_place_of_a_variable_has_an_entry_for_every_case(array $domains, array $factors): void
+    {
+        [$buckets] = (new Elimination($domains, $factors))->bucketsOf(array_fill_keys(array_keys($domains), true), 1 << 10);
+        self::assertSameSize($domains, $buckets);
+        foreach ($buckets as [$variable, , $messages]) {
+            foreach ($messages as $message) {
+                $size = array_product(array_map(static fn (int $other): int => $domains[$other], $message->scope));
+                self::assertNotContains($variable, $message->scope);
+                self::assertSame([$size, $size], [count($message->high), count($message->low)]);
+            }
+        }
+    }
+
     public function test_what_cannot_be_is_found_to_be_impossible(): void
     {
         $never = static fn (): bool => false;
