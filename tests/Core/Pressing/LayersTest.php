@@ -129,6 +129,26 @@ final class LayersTest extends TestCase
         }
     }
 
+    /** In strips no wider than an allowance cloth is folded over from behind the next seam and the one after. */
+    public function test_tables_of_very_narrow_cells_agree_with_the_folding_rule(): void
+    {
+        for ($seed = 0; $seed < 12; ++$seed) {
+            [$inches, $order] = [[0.25, 0.3125, 0.375][$seed % 3], [Order::Rows, Order::Columns][$seed % 2]];
+            $random = new Randomizer(new Mt19937($seed));
+            $words = [['pA', 'pB', 'hAB'], ['pA', 'hAB180', 'hAB90'], ['pA', 'hBA', 'pB'], ['pA', 'hAB90', 'hBA']][$seed % 4];
+            $rows = array_map(static fn (): string => implode(' ', array_map(static fn (): string => $words[$random->getInt(0, 2)], range(1, 5))), range(1, 4));
+            $construction = Construction::of(Face::of(BlockFile::read(['finished' => ['width' => (string) (5 * $inches), 'height' => (string) (4 * $inches)]] + Blocks::file(...$rows))), $order);
+            $tables = new JunctionTables($construction, false);
+            $pressing = self::anyPressing($construction, $random, false, [PressDirection::Left, PressDirection::Right]);
+            $layers = new Layers($construction, $pressing);
+            foreach (Junction::allOn($construction->face) as $junction) {
+                $table = $tables->of($junction);
+                $chosen = array_map(static fn (array $slot): PressDirection => $pressing->directions[$slot[0]][$slot[1]], $table->slots);
+                self::assertSame($layers->around($junction->at, self::radius($construction)), $table->plies($chosen), "$order->value at {$junction->at->key()}");
+            }
+        }
+    }
+
     /** The drawn pieces of cloth are the folding rule once more: they cover any place as often as it counts plies there. */
     public function test_the_drawn_back_has_the_same_plies_everywhere(): void
     {
