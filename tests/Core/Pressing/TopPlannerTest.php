@@ -222,6 +222,25 @@ final class TopPlannerTest extends TestCase
         (new TopPlanner($top))->best(new PressQuestion(PressStyle::Nest, [new Lock($copy->joins[0], PressDirection::Left), new Lock($other, PressDirection::Right)]));
     }
 
+    /** Whichever pile its block is made for: the seam lies as it is held. */
+    public function test_a_seam_is_held_where_blocks_are_in_two_piles(): void
+    {
+        $file = Tops::file(['columns' => 3, 'turns' => 'fixed', 'piles' => ['one' => 2]], self::FOUR_PATCH);
+        $top = Tops::sewn($file);
+        $free = self::planned($file);
+        foreach ([0, 3] as $number) {
+            foreach ([0, 2] as $inBlock) {
+                $join = $top->copies[$number]->joins[$inBlock];
+                foreach ([PressDirection::Left, PressDirection::Right] as $way) {
+                    $plan = (new TopPlanner($top))->best(new PressQuestion(PressStyle::Nest, [new Lock($join, $way)]))->plan;
+                    self::assertSame($way, $plan->pressing->directions[$join][0]);
+                    self::assertTrue($plan->proved);
+                    self::assertGreaterThanOrEqual(0, $plan->cost->compareTo($free->plan->cost, PressStyle::Nest));
+                }
+            }
+        }
+    }
+
     public function test_places_that_are_held_lie_as_they_are_placed_and_cost_no_more_than_that(): void
     {
         $file = Tops::file(['rows' => 1, 'columns' => 3], Tops::PINWHEEL);
