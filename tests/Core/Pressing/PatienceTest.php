@@ -12,6 +12,7 @@ use KeenSeam\Core\Pressing\Internal\Optimum;
 use KeenSeam\Core\Pressing\Internal\Search;
 use KeenSeam\Core\Pressing\Internal\SharedSearch;
 use KeenSeam\Core\Pressing\Internal\Weight;
+use KeenSeam\Core\Pressing\PlanMemory;
 use KeenSeam\Core\Pressing\PressingPlanner;
 use KeenSeam\Core\Pressing\PressQuestion;
 use KeenSeam\Core\Pressing\PressStyle;
@@ -104,6 +105,42 @@ final class PatienceTest extends TestCase
             });
             self::assertLessThanOrEqual($cost, array_values($hurried->cost->figures(PressStyle::Nest)));
         }
+    }
+
+    public function test_what_was_proved_before_is_not_searched_again(): void
+    {
+        $memory = new class () implements PlanMemory
+        {
+            /** @var array<string, array<array-key, mixed>> */
+            public array $kept = [];
+
+            public function recall(string $name): ?array
+            {
+                return $this->kept[$name] ?? null;
+            }
+
+            public function keep(string $name, array $found): void
+            {
+                $this->kept[$name] = $found;
+            }
+        };
+        $construction = Blocks::construction(Blocks::generated(20, 5, 5));
+        $question = new PressQuestion(PressStyle::Nest);
+        $looks = 0;
+        $counted = static function () use (&$looks): bool {
+            return ++$looks > 400;
+        };
+        $first = (new PressingPlanner($construction, $memory))->best($question, $counted);
+        self::assertGreaterThan(0, $looks);
+        self::assertCount(1, $memory->kept);
+        $looks = 0;
+        $again = (new PressingPlanner($construction, $memory))->best($question, $counted);
+        self::assertSame(0, $looks);
+        self::assertEquals([$first->pressing, $first->cost, true], [$again->pressing, $again->cost, $again->proved]);
+        // What was kept of another block is not taken for this one.
+        $other = Blocks::construction(Blocks::generated(4, 3, 3));
+        $plan = (new PressingPlanner($other, $memory))->best($question);
+        self::assertEquals((new PressingPlanner($other))->best($question)->cost, $plan->cost);
     }
 
     /** @return iterable<string, array{array<string, mixed>, int, list<int>}> looks until it is proved, and what it costs after 30 */
