@@ -13,6 +13,7 @@ use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Listed;
 
 /**
  * What the parts of a block are called that are sewn to each other: rows and columns by their number, everything else by
@@ -125,7 +126,7 @@ final readonly class PartNames
         }
         $isLong = count($names) > 2 || array_filter($names, static fn (string $name): bool => str_contains($name, ' and ')) !== [];
 
-        return $isLong && count($names) > 1 ? implode('; ', array_slice($names, 0, -1)).'; and '.$names[count($names) - 1] : Words::listed($names);
+        return $isLong && count($names) > 1 ? implode('; ', array_slice($names, 0, -1)).'; and '.$names[count($names) - 1] : Listed::of($names);
     }
 
     /**

@@ -10,6 +10,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Listed;
 use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Grain;
 use KeenSeam\Core\Measure\Length;
@@ -120,7 +121,7 @@ final class PressWords
 
     private static function places(UnitClass $class): string
     {
-        return Words::listed(array_map(static fn (PlacedUnit $unit): string => Words::place($unit), $class->members));
+        return Listed::of(array_map(static fn (PlacedUnit $unit): string => Words::place($unit), $class->members));
     }
 
     /** @param float $steps of the lattice */

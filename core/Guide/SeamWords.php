@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Listed;
 use KeenSeam\Core\Pressing\Furled;
 use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
@@ -56,7 +57,7 @@ final readonly class SeamWords
             PressDirection::Open => 'open',
         };
 
-        return $furls === [] ? $first : sprintf('%s at first, furled at %s %s', $first, count($furls) === 1 ? 'crossing' : 'crossings', Words::listed($furls));
+        return $furls === [] ? $first : sprintf('%s at first, furled at %s %s', $first, count($furls) === 1 ? 'crossing' : 'crossings', Listed::of($furls));
     }
 
     /**
@@ -78,7 +79,7 @@ final readonly class SeamWords
         $joins = array_values(array_filter($round, static fn (Join $join): bool => $join->tie?->member === $members[0]));
         $places = array_map(static fn (int $member): string => sprintf('row %d column %d', $class->members[$member]->cell->row, $class->members[$member]->cell->column), $members);
 
-        return sprintf(' Lay those for %s on a second pile and press it %s.', Words::listed($places), Words::tallied(array_map($this->unitPressWords(...), $joins)));
+        return sprintf(' Lay those for %s on a second pile and press it %s.', Listed::of($places), Words::tallied(array_map($this->unitPressWords(...), $joins)));
     }
 
     /** @param list<Join> $joins */
@@ -94,10 +95,10 @@ final readonly class SeamWords
         }
         $groups = [];
         foreach ($numbers as $words => $seams) {
-            $groups[] = sprintf('%s %s %s', count($seams) === 1 ? 'seam' : 'seams', Words::listed($seams), $words);
+            $groups[] = sprintf('%s %s %s', count($seams) === 1 ? 'seam' : 'seams', Listed::of($seams), $words);
         }
 
-        return sprintf('Press %s.%s', Words::listed($groups), $hands);
+        return sprintf('Press %s.%s', Listed::of($groups), $hands);
     }
 
     /**
@@ -116,7 +117,7 @@ final readonly class SeamWords
         if ($ways === []) {
             return '';
         }
-        $round = array_map(static fn (string $way, array $places): string => sprintf('%s at %s', $way, Words::listed(array_values(array_unique($places)))), array_keys($ways), $ways);
+        $round = array_map(static fn (string $way, array $places): string => sprintf('%s at %s', $way, Listed::of(array_values(array_unique($places)))), array_keys($ways), $ways);
 
         return sprintf(' At each furl open the two or three stitches inside the allowance first. Then, looking at the back, lay the allowances round like a wheel with the finger, %s, and press. Laid the wrong way round they fight each other and will not lie flat.', implode(', and ', $round));
     }
@@ -131,7 +132,7 @@ final readonly class SeamWords
             }
         }
 
-        return $words === [] ? '' : sprintf('Turn %s, clockwise: they look the same, and their seams then nest.', Words::listed($words));
+        return $words === [] ? '' : sprintf('Turn %s, clockwise: they look the same, and their seams then nest.', Listed::of($words));
     }
 
     /**
@@ -156,11 +157,11 @@ final readonly class SeamWords
                 }
             }
             foreach ($places as $what => $where) {
-                $words[] = count($where) === count($grid->members) ? $what : $what.' in that for '.Words::listed($where);
+                $words[] = count($where) === count($grid->members) ? $what : $what.' in that for '.Listed::of($where);
             }
         }
 
-        return $words === [] ? '' : sprintf(' Turn %s, clockwise, before you sew: they look the same, and their seams then nest.', Words::listed($words));
+        return $words === [] ? '' : sprintf(' Turn %s, clockwise, before you sew: they look the same, and their seams then nest.', Listed::of($words));
     }
 
     /** @return list<array{PlacedUnit, int}> units that are turned, and by how many degrees clockwise */

@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Guide;
 
 use KeenSeam\Core\Assembly\TopCopy;
 use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Listed;
 use KeenSeam\Core\Pressing\Nesting;
 use KeenSeam\Core\Pressing\TopPlan;
 use KeenSeam\Core\Top\Top;
@@ -59,7 +60,7 @@ final readonly class TopWords
             $name = $several ? ' of '.$made : '';
             $all = array_sum($piles);
             $sentences[] = match (true) {
-                count($piles) > 1 => sprintf('Make %s.', Words::listed(array_map(static fn (int $count, int $pile): string => sprintf('%d%s pressed as pile %d', $count, $pile === 0 ? $name : '', $pile + 1), $piles, array_keys($piles)))),
+                count($piles) > 1 => sprintf('Make %s.', Listed::of(array_map(static fn (int $count, int $pile): string => sprintf('%d%s pressed as pile %d', $count, $pile === 0 ? $name : '', $pile + 1), $piles, array_keys($piles)))),
                 $all === 1 => sprintf('Make 1%s.', $name === '' ? ' block' : $name),
                 default => sprintf('Make %d%s, %s pressed alike.', $all, $name === '' ? ' blocks' : $name, $all === 2 ? 'both' : 'all'),
             };

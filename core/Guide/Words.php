@@ -9,6 +9,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\Segment;
+use KeenSeam\Core\Listed;
 
 /** Turns parts and places into the words of an instruction. */
 final class Words
@@ -21,7 +22,7 @@ final class Words
     /** "Ink", "Ink and Cream": the fabrics that lie along the seam on one part of the join. */
     public static function fabricsAlong(Segment $seam, Assembly $part): string
     {
-        return self::listed(array_keys(self::fabricNames($seam, $part)));
+        return Listed::of(array_keys(self::fabricNames($seam, $part)));
     }
 
     /**
@@ -37,7 +38,7 @@ final class Words
         }
         $fabrics = array_map(self::fabricsOf(...), [$join->left, $join->right]);
         [$ownLeft, $ownRight] = [array_diff_key($fabrics[0], $fabrics[1]), array_diff_key($fabrics[1], $fabrics[0])];
-        $with = static fn (array $own, array $other): string => $own === [] ? 'the part without '.self::listed(array_keys($other)) : 'the part with '.self::listed(array_keys($own));
+        $with = static fn (array $own, array $other): string => $own === [] ? 'the part without '.Listed::of(array_keys($other)) : 'the part with '.Listed::of(array_keys($own));
         $pieces = static fn (int $count): string => $count === 1 ? 'the single piece' : sprintf('the part of %d pieces', $count);
         $counts = array_map(static fn (Assembly $part): int => count($part->patchIds()), [$join->left, $join->right]);
         $areas = array_map(static fn (Assembly $part): int => $part->outline()->areaDoubled(), [$join->left, $join->right]);
@@ -56,16 +57,8 @@ final class Words
         return $part instanceof Piece ? [$part->patch->fabric->name => true] : array_merge(...array_map(self::fabricsOf(...), $part->children()));
     }
 
-    /** @param list<string|int> $items */
-    public static function listed(array $items): string
-    {
-        $last = array_pop($items);
-
-        return $items === [] ? (string) $last : implode(', ', $items).' and '.$last;
-    }
-
     /**
-     * Like listed(), with equal items named once: "Ink to Cream (4 alike) and Cream to Rust".
+     * Like Listed, with equal items named once: "Ink to Cream (4 alike) and Cream to Rust".
      *
      * @param list<string> $items
      */
@@ -73,7 +66,7 @@ final class Words
     {
         $counts = array_count_values($items);
 
-        return self::listed(array_map(static fn (string|int $item, int $count): string => $count === 1 ? (string) $item : sprintf('%s (%d alike)', $item, $count), array_keys($counts), $counts));
+        return Listed::of(array_map(static fn (string|int $item, int $count): string => $count === 1 ? (string) $item : sprintf('%s (%d alike)', $item, $count), array_keys($counts), $counts));
     }
 
     public static function counted(int $count, string $one, string $several): string
@@ -106,7 +99,7 @@ final class Words
     {
         $last = $numbers[count($numbers) - 1];
 
-        return $numbers === range($numbers[0], $last) ? self::span($numbers[0], $last) : self::listed($numbers);
+        return $numbers === range($numbers[0], $last) ? self::span($numbers[0], $last) : Listed::of($numbers);
     }
 
     /** "the crossing", "both crossings", "all 3 crossings". */

@@ -12,6 +12,7 @@ use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Guide\Internal\PatchIds;
 use KeenSeam\Core\Guide\Internal\StripSteps;
 use KeenSeam\Core\Guide\Internal\UnitSteps;
+use KeenSeam\Core\Listed;
 use KeenSeam\Core\Making\Cut;
 use KeenSeam\Core\Making\CutNotPossible;
 use KeenSeam\Core\Making\CutQuestion;
@@ -148,7 +149,7 @@ final class WorkSteps
             foreach ($this->construction->classes as $class) {
                 $member = $class->members[0];
                 if (ClassKinship::handKey($member, false) === $key && ClassKinship::classKey($member) !== ClassKinship::classKey($first)) {
-                    $words .= sprintf(' The %s are used as they come: those built like a mirror image go to %s.', $made->unit->plural, Words::listed(array_map(Words::place(...), $class->members)));
+                    $words .= sprintf(' The %s are used as they come: those built like a mirror image go to %s.', $made->unit->plural, Listed::of(array_map(Words::place(...), $class->members)));
                 }
             }
         }

@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Layout;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Turn;
+use KeenSeam\Core\Listed;
 
 /** One plain sentence that says how a unit lies. */
 final class Signature
@@ -109,11 +110,7 @@ final class Signature
             return array_key_first($places).' all round';
         }
 
-        return implode(', ', array_map(static function (string|int $fabric, array $where): string {
-            $last = array_pop($where);
-
-            return $fabric.' '.($where === [] ? $last : implode(', ', $where).' and '.$last);
-        }, array_keys($places), $places));
+        return implode(', ', array_map(static fn (string|int $fabric, array $where): string => $fabric.' '.Listed::of($where), array_keys($places), $places));
     }
 
     private static function place(PlacedUnit $unit, Patch $patch): string

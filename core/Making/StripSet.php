@@ -110,6 +110,12 @@ final readonly class StripSet
         return $layers;
     }
 
+    /** How many long seams all its sets have. */
+    public function seamCount(): int
+    {
+        return $this->sets() * (count($this->fabrics) - 1);
+    }
+
     /** @return list<array{array{float, float}, array{float, float}}> lines along which the strips of a set are sewn, in its picture */
     public function seams(): array
     {

@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Pressing;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\KeenSeamProblem;
+use KeenSeam\Core\Listed;
 
 final class LockNotPossible extends \InvalidArgumentException implements KeenSeamProblem
 {
@@ -42,9 +43,8 @@ final class LockNotPossible extends \InvalidArgumentException implements KeenSea
         if ($others > 0) {
             $named[] = $others === 1 ? '1 other' : "$others others";
         }
-        $last = array_pop($named);
 
-        return new self(sprintf('The locks on joins %s and %s contradict each other: equal units are pressed alike, as one pile. Release one of them.', implode(', ', $named), $last));
+        return new self(sprintf('The locks on joins %s contradict each other: equal units are pressed alike, as one pile. Release one of them.', Listed::of($named)));
     }
 
     public static function otherSegments(Lock $lock, int $segments): self

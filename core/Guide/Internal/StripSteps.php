@@ -18,6 +18,7 @@ use KeenSeam\Core\Guide\SeamWords;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Guide\Words;
+use KeenSeam\Core\Listed;
 use KeenSeam\Core\Matching\Amount;
 use KeenSeam\Core\Matching\Remedy;
 use KeenSeam\Core\Pressing\PressingPlan;
@@ -345,7 +346,7 @@ final readonly class StripSteps
     {
         $lumps = $this->lumps($joins);
 
-        return $lumps === [] ? '' : sprintf(' Slow down by hand over the %s at %s.', count($lumps) === 1 ? 'lump' : 'lumps', Words::listed($lumps));
+        return $lumps === [] ? '' : sprintf(' Slow down by hand over the %s at %s.', count($lumps) === 1 ? 'lump' : 'lumps', Listed::of($lumps));
     }
 
     /** @param list<Join> $joins */

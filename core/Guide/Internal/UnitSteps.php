@@ -14,6 +14,7 @@ use KeenSeam\Core\Guide\SeamWords;
 use KeenSeam\Core\Guide\Step;
 use KeenSeam\Core\Guide\StepKind;
 use KeenSeam\Core\Guide\Words;
+use KeenSeam\Core\Listed;
 use KeenSeam\Core\Making\CuttingPlan;
 use KeenSeam\Core\Making\InnerTrim;
 use KeenSeam\Core\Making\KnownUnit;
@@ -25,6 +26,7 @@ use KeenSeam\Core\Matching\Hold;
 use KeenSeam\Core\Matching\RawEdges;
 use KeenSeam\Core\Matching\SquareUp;
 use KeenSeam\Core\Measure\Fraction;
+use KeenSeam\Core\Pressing\PressDirection;
 use KeenSeam\Core\Pressing\PressingPlan;
 
 /**
@@ -185,12 +187,17 @@ final readonly class UnitSteps
         $labels = array_map(static fn (UnitClass $class): string => $class->label(), $pile->classes);
         $sets = array_values(array_map(static fn (array $strip): StripSet => $strip['set'], array_filter($this->cutting->strips ?? [], static fn (array $strip): bool => array_intersect($strip['for'], $labels) !== [])));
         $count = array_sum(array_map(static fn (StripSet $set): int => $set->sets(), $sets));
-        $seams = array_sum(array_map(static fn (StripSet $set): int => $set->sets() * (count($set->fabrics) - 1), $sets));
+        $seams = array_sum(array_map(static fn (StripSet $set): int => $set->seamCount(), $sets));
         $press = [];
         foreach ($shown as $join) {
-            $sides = Words::sides($join);
+            [$left, $right] = $sides = Words::sides($join);
             sort($sides);
-            $press[implode(' ', $sides)][$this->words->unitPressWords($join)] = true;
+            $toward = match ($this->plan->pressing->of($join)[0]) {
+                PressDirection::Left => $left,
+                PressDirection::Right => $right,
+                PressDirection::Open => '',
+            };
+            $press[implode(' ', $sides)][$toward] = true;
         }
         $isAlike = array_filter($press, static fn (array $ways): bool => count($ways) > 1) === [];
         $step = fn (StepKind $do, StageKind $stage, int $round, string $text, int $times): Step => $template->doing($do, $stage, $text, max(1, $times), null, $pile->way?->stagesOf($stage, $round) ?? []);
@@ -282,7 +289,7 @@ final readonly class UnitSteps
 
         return count(array_unique($words)) === 1
             ? array_values($words)[0]
-            : Words::listed(array_map(static fn (string $label, string $press): string => sprintf('%s (%s)', $press, $label), array_keys($words), $words));
+            : Listed::of(array_map(static fn (string $label, string $press): string => sprintf('%s (%s)', $press, $label), array_keys($words), $words));
     }
 
     /** At the iron: first as it was sewn, then to the side. */
@@ -307,7 +314,7 @@ final readonly class UnitSteps
         return match (count($letters)) {
             0 => '',
             1 => sprintf(' Take stack %s.', $letters[0]),
-            default => sprintf(' Take stacks %s.', Words::listed($letters)),
+            default => sprintf(' Take stacks %s.', Listed::of($letters)),
         };
     }
 

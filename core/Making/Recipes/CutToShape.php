@@ -9,6 +9,7 @@ use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Piece as Unsewn;
 use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Listed;
 use KeenSeam\Core\Making\Bench;
 use KeenSeam\Core\Making\CutShape;
 use KeenSeam\Core\Making\InnerTrim;
@@ -154,10 +155,8 @@ final readonly class CutToShape implements Recipe
             array_map($look, $one->children());
         };
         $look($part);
-        $names = array_keys($fabrics);
-        $last = array_pop($names);
 
-        return $names === [] ? (string) $last : implode(', ', $names).' and '.$last;
+        return Listed::of(array_keys($fabrics));
     }
 
     /**

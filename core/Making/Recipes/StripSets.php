@@ -118,7 +118,7 @@ final readonly class StripSets implements Recipe
             }
         }
         $picture = array_map(static fn (StripSet $set): array => $set->picture(), $this->sets);
-        $seams = array_sum(array_map(static fn (StripSet $set): int => $set->sets() * (count($set->fabrics) - 1), $this->sets));
+        $seams = array_sum(array_map(static fn (StripSet $set): int => $set->seamCount(), $this->sets));
         $table->show(StageKind::Lay, 'Lay the strips of a set side by side.', $picture);
         $table->show(StageKind::Sew, 'Sew them together lengthwise, every other seam from the other end.', $picture, $this->sets[0]->seams(), seams: $seams);
         $table->show(StageKind::Press, 'Press as the plan has it.', $picture, isOpened: true);

@@ -20,6 +20,7 @@ use KeenSeam\Core\Guide\UnpickCause;
 use KeenSeam\Core\Guide\Words;
 use KeenSeam\Core\Guide\WorkProgress;
 use KeenSeam\Core\Guide\WorkSteps;
+use KeenSeam\Core\Listed;
 use KeenSeam\Core\Making\BuildChoice;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Matching\Drift;
@@ -189,7 +190,7 @@ final class StationWordsTest extends TestCase
 
     public function test_lists_and_numbers_are_said_as_one_says_them(): void
     {
-        self::assertSame(['', 'a', 'a and b', 'a, b and c'], array_map(Words::listed(...), [[], ['a'], ['a', 'b'], ['a', 'b', 'c']]));
+        self::assertSame(['', 'a', 'a and b', 'a, b and c'], array_map(Listed::of(...), [[], ['a'], ['a', 'b'], ['a', 'b', 'c']]));
         self::assertSame('a (2 alike), b and c (3 alike)', Words::tallied(['a', 'b', 'c', 'a', 'c', 'c']));
         self::assertSame(['3', '3 and 4', '3 to 5', '1, 3 and 4'], array_map(Words::numbers(...), [[3], [3, 4], [3, 4, 5], [1, 3, 4]]));
         self::assertSame(['the crossing', 'both crossings', 'all 3 crossings'], array_map(static fn (int $count): string => Words::allOf($count, 'crossing', 'crossings'), [1, 2, 3]));

@@ -26,26 +26,23 @@ use Tests\Support\Blocks;
 /** What a plan costs, counted again along every seam of blocks that are pressed anyhow. */
 final class CountedByHandTest extends TestCase
 {
-    /** @return iterable<string, array{array<string, mixed>, int}> */
+    /** @return iterable<string, array{Construction, int}> */
     public static function blocks(): iterable
     {
         for ($seed = 1; $seed <= 10; ++$seed) {
-            yield "grid $seed" => [Blocks::generated($seed, 2 + $seed % 2, 2), $seed];
-            yield "drawn $seed" => [Blocks::slantedPatches($seed, 5 + $seed % 4), $seed];
+            foreach (['grid' => Blocks::generated($seed, 2 + $seed % 2, 2), 'drawn' => Blocks::slantedPatches($seed, 5 + $seed % 4)] as $kind => $file) {
+                try {
+                    yield "$kind $seed" => [Blocks::construction($file), $seed];
+                } catch (SetInSeamNeeded) {
+                    // Not to be sewn straight.
+                }
+            }
         }
     }
 
-    /** @param array<string, mixed> $file */
     #[DataProvider('blocks')]
-    public function test_crossings_folded_ends_shadow_and_furls_are_counted_along_the_seams(array $file, int $seed): void
+    public function test_crossings_folded_ends_shadow_and_furls_are_counted_along_the_seams(Construction $construction, int $seed): void
     {
-        try {
-            $construction = Blocks::construction($file);
-        } catch (SetInSeamNeeded) {
-            $this->expectNotToPerformAssertions();
-
-            return;
-        }
         $random = new Randomizer(new Mt19937($seed));
         for ($try = 0; $try < 6; ++$try) {
             $pressing = new Pressing(array_map(static fn (Join $join): array => array_map(
@@ -71,17 +68,9 @@ final class CountedByHandTest extends TestCase
         }
     }
 
-    /** @param array<string, mixed> $file */
     #[DataProvider('blocks')]
-    public function test_opened_allowances_cover_as_much_of_the_back_as_places_thrown_on_it_say(array $file, int $seed): void
+    public function test_opened_allowances_cover_as_much_of_the_back_as_places_thrown_on_it_say(Construction $construction, int $seed): void
     {
-        try {
-            $construction = Blocks::construction($file);
-        } catch (SetInSeamNeeded) {
-            $this->expectNotToPerformAssertions();
-
-            return;
-        }
         $random = new Randomizer(new Mt19937($seed));
         $steps = $construction->face->lattice->steps;
         [$width, $height] = $construction->face->outline()->size();
@@ -101,17 +90,9 @@ final class CountedByHandTest extends TestCase
         self::assertEqualsWithDelta($covered / 2000, OpenedSeams::of($construction)->covered, 0.04);
     }
 
-    /** @param array<string, mixed> $file */
     #[DataProvider('blocks')]
-    public function test_where_pressing_to_the_dark_would_stack_is_warned_of(array $file, int $seed): void
+    public function test_where_pressing_to_the_dark_would_stack_is_warned_of(Construction $construction, int $seed): void
     {
-        try {
-            $construction = Blocks::construction($file);
-        } catch (SetInSeamNeeded) {
-            $this->expectNotToPerformAssertions();
-
-            return;
-        }
         $expected = [];
         foreach ($construction->joins as $join) {
             foreach ($join->matchPoints() as $match) {
