@@ -119,6 +119,12 @@ final readonly class ConvexPolygon
             && array_filter($this->edges(), static fn (array $edge): bool => $edge[0]->x !== $edge[1]->x && $edge[0]->y !== $edge[1]->y) === [];
     }
 
+    /** The smallest upright rectangle round the outline. */
+    public function box(): Box
+    {
+        return Box::ofPoints($this->points);
+    }
+
     /** Upper left corner of the smallest upright rectangle round the outline. */
     public function corner(): Point
     {

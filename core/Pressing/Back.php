@@ -57,19 +57,18 @@ final class Back
             array_push($flat, ...($press === PressDirection::Right ? $ofLeft : []), ...($press === PressDirection::Left ? $ofRight : []));
         }
 
-        $allowances = [...$folded, ...$flat];
-
-        return new LayingCloth(array_values(array_filter([$left, $right, $allowances === [] ? null : new LayingCloth($allowances)])));
+        return LayingCloth::ofParts([$left, $right, LayingCloth::ofParts([...$folded, ...$flat])])
+            ?? throw new \LogicException('There is cloth on either side of a seam.');
     }
 
     /**
-     * @param list<Flap> $flaps
+     * @param list<Flap|null> $flaps
      *
      * @return list<array{Flap, float, float}> each with where it lies along the seam
      */
     private static function ranged(FoldLine $line, array $flaps): array
     {
-        return array_map(static fn (Flap $flap): array => [$flap, ...LayingCloth::range($flap, $line->alongX, $line->alongY)], $flaps);
+        return array_map(static fn (Flap $flap): array => [$flap, ...LayingCloth::range($flap, $line->alongX, $line->alongY)], array_values(array_filter($flaps)));
     }
 
     /**
@@ -84,13 +83,12 @@ final class Back
         $beside = [];
         foreach ($flaps as [$flap, $start, $end]) {
             if ($end > $from && $start < $to) {
-                $part = $start < $from ? LayingCloth::cut($flap, $line->alongX, $line->alongY, -$from) : $flap;
-                $part = $part !== null && $end > $to ? LayingCloth::cut($part, -$line->alongX, -$line->alongY, $to) : $part;
-                $beside = $part === null ? $beside : [...$beside, $part];
+                $part = LayingCloth::cut($flap, $line->alongX, $line->alongY, -$from);
+                $beside[] = $part === null ? null : LayingCloth::cut($part, -$line->alongX, -$line->alongY, $to);
             }
         }
 
-        return $beside;
+        return array_values(array_filter($beside));
     }
 
     /**

@@ -8,9 +8,9 @@ namespace KeenSeam\Core\Pressing;
 final readonly class Flap
 {
     /**
-     * @param list<array{float, float}> $corners     in lattice steps, seen from the face
-     * @param bool                      $isAllowance whether it reached past a seam that is sewn now
-     * @param bool                      $turnedUp    whether its right side looks up from the back, because it was folded over
+     * @param non-empty-list<array{float, float}> $corners     in lattice steps, seen from the face
+     * @param bool                                $isAllowance whether it reached past a seam that is sewn now
+     * @param bool                                $turnedUp    whether its right side looks up from the back, because it was folded over
      */
     public function __construct(
         public int $patchId,
@@ -19,7 +19,7 @@ final readonly class Flap
         public bool $turnedUp = false,
     ) {}
 
-    /** @param list<array{float, float}> $corners */
+    /** @param non-empty-list<array{float, float}> $corners */
     public function withCorners(array $corners): self
     {
         return new self($this->patchId, $corners, $this->isAllowance, $this->turnedUp);
@@ -30,7 +30,7 @@ final readonly class Flap
         return new self($this->patchId, $this->corners, true, $this->turnedUp);
     }
 
-    /** @param list<array{float, float}> $corners where it comes to lie */
+    /** @param non-empty-list<array{float, float}> $corners where it comes to lie */
     public function foldedOver(array $corners): self
     {
         return new self($this->patchId, $corners, $this->isAllowance, ! $this->turnedUp);

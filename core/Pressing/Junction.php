@@ -6,7 +6,9 @@ namespace KeenSeam\Core\Pressing;
 
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Geometry\Box;
 use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Geometry\Whereabouts;
 use KeenSeam\Core\Measure\Length;
 
 /** A place inside the block where three or more patches meet, one whose edge passes through it counted too. */
@@ -27,17 +29,13 @@ final readonly class Junction
     /** @return list<self> from top to bottom, left to right */
     public static function allOn(Face $face): array
     {
-        $bucketSide = self::bucketSide($face);
-        $buckets = [];
-        foreach ($face->patches as $patch) {
-            foreach (self::bucketsUnder($patch, $bucketSide) as $bucket) {
-                $buckets[$bucket][] = $patch;
-            }
-        }
+        $near = new Whereabouts(array_map(static fn (Patch $patch): Box => $patch->outline->box(), $face->patches));
         $junctions = [];
         foreach (self::cornersInside($face) as $corner) {
-            $near = $buckets[self::bucket($corner->x, $corner->y, $bucketSide)];
-            $touching = array_values(array_filter($near, static fn (Patch $patch): bool => $patch->outline->touches($corner)));
+            $touching = array_values(array_filter(
+                array_map(static fn (int $number): Patch => $face->patches[$number], $near->at($corner->x, $corner->y)),
+                static fn (Patch $patch): bool => $patch->outline->touches($corner),
+            ));
             if (count($touching) >= 3) {
                 $junctions[] = new self($corner, array_map(static fn (Patch $patch): int => $patch->id, $touching));
             }
@@ -58,28 +56,5 @@ final readonly class Junction
         }
 
         return array_filter($corners, static fn (Point $corner): bool => $face->outline()->containsInside($corner));
-    }
-
-    /** About the size of a patch, so that only a few patches share a bucket. */
-    private static function bucketSide(Face $face): int
-    {
-        return max(1, (int) sqrt($face->outline()->areaDoubled() / 2 / count($face->patches)));
-    }
-
-    /** @return iterable<string> */
-    private static function bucketsUnder(Patch $patch, int $side): iterable
-    {
-        $xs = array_map(static fn (Point $p): int => $p->x, $patch->outline->points);
-        $ys = array_map(static fn (Point $p): int => $p->y, $patch->outline->points);
-        for ($x = intdiv(min($xs), $side); $x <= intdiv(max($xs), $side); ++$x) {
-            for ($y = intdiv(min($ys), $side); $y <= intdiv(max($ys), $side); ++$y) {
-                yield $x.','.$y;
-            }
-        }
-    }
-
-    private static function bucket(int $x, int $y, int $side): string
-    {
-        return intdiv($x, $side).','.intdiv($y, $side);
     }
 }

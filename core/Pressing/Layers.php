@@ -54,8 +54,7 @@ final class Layers
 
     private function pliesOf(Assembly $assembly, float $x, float $y): int
     {
-        [$left, $top, $right, $bottom] = $this->cloth->reach($assembly);
-        if ($x < $left || $x > $right || $y < $top || $y > $bottom) {
+        if (! $this->cloth->reach($assembly)->holds($x, $y)) {
             return 0;
         }
         if ($assembly instanceof Piece) {

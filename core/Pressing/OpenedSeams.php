@@ -6,7 +6,9 @@ namespace KeenSeam\Core\Pressing;
 
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Geometry\Box;
 use KeenSeam\Core\Geometry\Segment;
+use KeenSeam\Core\Geometry\Whereabouts;
 use KeenSeam\Core\Measure\Length;
 
 /**
@@ -17,6 +19,9 @@ final readonly class OpenedSeams
 {
     /** Points along the longer side at which the back is looked at. */
     private const SAMPLES = 240;
+
+    /** In lattice steps, which are much larger. */
+    private const ROUNDING = 1e-6;
 
     /**
      * @param list<int>             $short   joins too short to hold open
@@ -40,7 +45,7 @@ final readonly class OpenedSeams
         $lattice = $construction->face->lattice;
         $allowance = $lattice->toFloatSteps($construction->face->block->seamAllowance);
         $shortest = $lattice->toFloatSteps(self::shortest());
-        $short = array_filter($construction->joins, static fn (Join $join): bool => $join->seam->length() < $shortest - 1e-6);
+        $short = array_filter($construction->joins, static fn (Join $join): bool => $join->seam->length() < $shortest - self::ROUNDING);
 
         return new self(
             array_values(array_map(static fn (Join $join): int => $join->id, $short)),
@@ -56,48 +61,19 @@ final readonly class OpenedSeams
      */
     private static function nearPairs(array $joins, float $reach): array
     {
-        $side = max(4 * $reach, 1.0);
-        $buckets = [];
-        foreach ($joins as $join) {
-            foreach (self::under($join->seam, $side, $reach) as $bucket) {
-                $buckets[$bucket][] = $join;
-            }
-        }
-        $pairs = [];
-        foreach ($buckets as $together) {
-            foreach ($together as $i => $one) {
-                for ($k = $i + 1, $count = count($together); $k < $count; ++$k) {
-                    $other = $together[$k];
-                    $key = $one->id.' '.$other->id;
-                    if (! isset($pairs[$key])) {
-                        $apart = self::distance($one->seam, $other->seam);
-                        $pairs[$key] = $apart > 0 && $apart < $reach - 1e-6 ? [$one->id, $other->id] : false;
-                    }
-                }
-            }
-        }
+        $near = new Whereabouts(array_map(static fn (Join $join): Box => Box::ofPoints([$join->seam->from, $join->seam->to])->wider($reach / 2), $joins));
+        $isNear = static function (array $pair) use ($joins, $reach): bool {
+            $apart = self::distance($joins[$pair[0]]->seam, $joins[$pair[1]]->seam);
 
-        return array_values(array_filter($pairs));
+            return $apart > self::ROUNDING && $apart < $reach - self::ROUNDING;
+        };
+
+        return array_values(array_filter($near->touching(), $isNear));
     }
 
-    /** @return iterable<string> squares of the block that a seam and what is near to it may lie in */
-    private static function under(Segment $seam, float $side, float $reach): iterable
-    {
-        [$from, $to] = [$seam->from, $seam->to];
-        for ($x = (int) floor((min($from->x, $to->x) - $reach) / $side); $x <= (int) floor((max($from->x, $to->x) + $reach) / $side); ++$x) {
-            for ($y = (int) floor((min($from->y, $to->y) - $reach) / $side); $y <= (int) floor((max($from->y, $to->y) + $reach) / $side); ++$y) {
-                yield $x.','.$y;
-            }
-        }
-    }
-
-    /** 0 where the two meet. */
+    /** Nought where the two meet: seams end on each other, none crosses another. */
     private static function distance(Segment $a, Segment $b): float
     {
-        if ($a->sideOf($b->from) * $a->sideOf($b->to) <= 0 && $b->sideOf($a->from) * $b->sideOf($a->to) <= 0 && ($a->direction()->cross($b->direction()) !== 0 || $a->contains($b->from) || $a->contains($b->to) || $b->contains($a->from))) {
-            return 0.0;
-        }
-
         return min(
             self::toPoint($a, $b->from->x, $b->from->y),
             self::toPoint($a, $b->to->x, $b->to->y),
@@ -123,17 +99,25 @@ final readonly class OpenedSeams
         foreach ($construction->joins as $join) {
             [$from, $to] = [$join->seam->from, $join->seam->to];
             $along = $join->seam->direction();
-            for ($j = max(0, (int) floor((min($from->y, $to->y) - $allowance) / $step)); $j <= min($down - 1, (int) ceil((max($from->y, $to->y) + $allowance) / $step)); ++$j) {
-                for ($i = max(0, (int) floor((min($from->x, $to->x) - $allowance) / $step)); $i <= min($across - 1, (int) ceil((max($from->x, $to->x) + $allowance) / $step)); ++$i) {
+            $near = Box::ofPoints([$from, $to])->wider($allowance);
+            $columns = self::samples($near->left, $near->right, $step, $across);
+            foreach (self::samples($near->top, $near->bottom, $step, $down) as $j) {
+                foreach ($columns as $i) {
                     [$x, $y] = [($i + 0.5) * $step - $from->x, ($j + 0.5) * $step - $from->y];
                     $dot = $x * $along->x + $y * $along->y;
                     if ($dot >= 0 && $dot <= $along->dot($along) && abs($x * $along->y - $y * $along->x) <= $allowance * $join->seam->length()) {
-                        $covered[$j * $across + $i] = true;
+                        $covered[$i.' '.$j] = $join;
                     }
                 }
             }
         }
 
         return count($covered) / ($across * $down);
+    }
+
+    /** @return list<int> numbers of the samples that may lie between two places, of so many */
+    private static function samples(float $least, float $most, float $step, int $count): array
+    {
+        return range((int) max(0, floor($least / $step)), (int) min($count - 1, floor($most / $step)));
     }
 }

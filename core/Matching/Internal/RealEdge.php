@@ -7,6 +7,7 @@ namespace KeenSeam\Core\Matching\Internal;
 use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Block\Patch;
+use KeenSeam\Core\Geometry\Box;
 use KeenSeam\Core\Geometry\Point;
 
 /**
@@ -78,14 +79,10 @@ final class RealEdge
      */
     private static function near(Assembly $assembly, Join $join, array $ends): array
     {
-        $along = [$join->seam->from, $join->seam->to, ...$ends];
-        [$acrosses, $downs] = [array_map(static fn (Point $point): int => $point->x, $along), array_map(static fn (Point $point): int => $point->y, $along)];
-        [$left, $right, $top, $bottom] = [min($acrosses), max($acrosses), min($downs), max($downs)];
+        $seam = Box::ofPoints([$join->seam->from, $join->seam->to, ...$ends]);
         $found = [];
-        $look = static function (Assembly $part) use (&$look, &$found, $left, $right, $top, $bottom): void {
-            $xs = array_map(static fn (Point $point): int => $point->x, $part->outline()->points);
-            $ys = array_map(static fn (Point $point): int => $point->y, $part->outline()->points);
-            if (min($xs) > $right || max($xs) < $left || min($ys) > $bottom || max($ys) < $top) {
+        $look = static function (Assembly $part) use (&$look, &$found, $seam): void {
+            if (! $seam->touches($part->outline()->box())) {
                 return;
             }
             if ($part instanceof Join) {

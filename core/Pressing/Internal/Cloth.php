@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Geometry\Box;
 
 /**
  * Cut outlines, fold lines and how far the cloth of every assembly can reach, computed once for a construction.
@@ -25,10 +26,10 @@ final class Cloth
     /** @var array<int, FoldLine> by join id */
     public array $lines = [];
 
-    /** @var array<int, array{float, float, float, float}> left, top, right, bottom, by patch id */
+    /** @var array<int, Box> by patch id */
     private array $reachOfPatches = [];
 
-    /** @var array<int, array{float, float, float, float}> the same by join id, however it is pressed */
+    /** @var array<int, Box> by join id, however it is pressed */
     private array $reachOfJoins = [];
 
     public function __construct(Construction $construction)
@@ -36,7 +37,7 @@ final class Cloth
         $this->allowance = $construction->face->lattice->toFloatSteps($construction->face->block->seamAllowance);
         foreach ($construction->face->patches as $patch) {
             $this->outlines[$patch->id] = CutOutline::of($patch->outline, $this->allowance);
-            $this->reachOfPatches[$patch->id] = self::box($this->outlines[$patch->id]->corners);
+            $this->reachOfPatches[$patch->id] = Box::round($this->outlines[$patch->id]->corners);
         }
         $this->add($construction->joins);
     }
@@ -50,8 +51,8 @@ final class Cloth
         }
     }
 
-    /** @return array{float, float, float, float} a box outside which the assembly has no cloth, however it is pressed */
-    public function reach(Assembly $assembly): array
+    /** A box outside which the assembly has no cloth, however it is pressed. */
+    public function reach(Assembly $assembly): Box
     {
         return match (true) {
             $assembly instanceof Piece => $this->reachOfPatches[$assembly->patch->id],
@@ -60,38 +61,20 @@ final class Cloth
         };
     }
 
-    /** @return array{float, float, float, float} */
-    private function reachWhenFolded(Join $join): array
+    private function reachWhenFolded(Join $join): Box
     {
         $line = $this->lines[$join->id];
-        $corners = [];
-        foreach ([[$join->left, -1.0], [$join->right, 1.0]] as [$part, $ownSide]) {
-            [$left, $top, $right, $bottom] = $this->reach($part);
-            $box = [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]];
-            // What reaches past the fold may come to lie mirrored on the part's own side.
-            $past = Clipping::clipped($box, $line->toRightX * -$ownSide, $line->toRightY * -$ownSide, $line->c * -$ownSide);
-            $corners = [...$corners, ...$box, ...array_map(
-                static fn (array $corner): array => $line->mirrored($corner[0], $corner[1]),
-                $past,
-            )];
-        }
 
-        return self::box($corners);
+        return $this->reachOnOwnSide($join->left, $line, -1.0)->with($this->reachOnOwnSide($join->right, $line, 1.0));
     }
 
-    /**
-     * @param list<array{float, float}> $corners
-     *
-     * @return array{float, float, float, float}
-     */
-    private static function box(array $corners): array
+    /** @param float $side of the line: 1 on its right, -1 on its left */
+    private function reachOnOwnSide(Assembly $part, FoldLine $line, float $side): Box
     {
-        $xs = array_column($corners, 0);
-        $ys = array_column($corners, 1);
-        if ($xs === [] || $ys === []) {
-            throw new \LogicException('Cloth has corners.');
-        }
+        $box = $this->reach($part);
+        // What reaches past the fold may come to lie mirrored on the part's own side.
+        $past = Clipping::clipped($box->corners(), -$side * $line->toRightX, -$side * $line->toRightY, -$side * $line->c);
 
-        return [min($xs), min($ys), max($xs), max($ys)];
+        return Box::round([...$box->corners(), ...array_map(static fn (array $corner): array => $line->mirrored(...$corner), $past)]);
     }
 }

@@ -52,19 +52,10 @@ final class ClusterSearch
      */
     public static function best(array $domains, array $factors, array $toBeat, \Closure $timeIsUp, int $mostLooks = PHP_INT_MAX): ?Optimum
     {
-        $cases = [];
-        foreach (self::cases($domains, self::hubs($domains, $factors)) as $case) {
-            $prepared = self::prepared($domains, $factors, $case, $timeIsUp);
-            if ($prepared === null) {
-                return null;
-            }
-            $cases[] = $prepared;
-        }
-        usort($cases, static fn (self $a, self $b): int => $a->bound() <=> $b->bound());
         $values = [];
         [$bound, $isExact] = [[PHP_INT_MAX, PHP_INT_MAX], true];
-        foreach ($cases as $case) {
-            $found = $case->searched($toBeat, self::within($timeIsUp, $mostLooks));
+        foreach (self::cases($domains, self::hubs($domains, $factors)) as $case) {
+            $found = self::prepared($domains, $factors, $case, $timeIsUp)?->searched($toBeat, self::within($timeIsUp, $mostLooks));
             if ($found === null) {
                 return null;
             }
@@ -101,14 +92,6 @@ final class ClusterSearch
         return $clusters === null ? null : new self($left, $case, $base, $clusters, ...Messages::passed($clusters->domains, $clusters->factors, $timeIsUp));
     }
 
-    /** No values cost less. */
-    private function bound(): float
-    {
-        $least = array_sum(array_map(static fn (Factor $factor): float => (float) min([Weight::FORBIDDEN, ...$factor->high]), $this->factors));
-
-        return $this->base[0] + $least / $this->scale;
-    }
-
     /**
      * @param array{int, int}  $toBeat
      * @param \Closure(): bool $timeIsUp
@@ -120,8 +103,11 @@ final class ClusterSearch
         }
         $known = $toBeat[0] >= Weight::FORBIDDEN ? null : [($toBeat[0] - $this->base[0]) * $this->scale, $toBeat[1] - $this->base[1]];
         $found = CoverSearch::best($this->clusters->domains, $this->factors, $timeIsUp, self::LARGEST_COVER, $known);
-        if ($found === null || $found->boundHigh >= Weight::FORBIDDEN) {
-            return $found === null ? null : new Optimum([], PHP_INT_MAX, PHP_INT_MAX, true);
+        if ($found === null) {
+            return null;
+        }
+        if ($found->boundHigh >= Weight::FORBIDDEN) {
+            return new Optimum([], PHP_INT_MAX, PHP_INT_MAX, true);
         }
         $values = [];
         if ($found->values !== []) {
@@ -131,7 +117,7 @@ final class ClusterSearch
         // All real weights are whole: what is above a whole one is the next.
         $high = intdiv($found->boundHigh + $this->scale - 1, $this->scale);
 
-        return new Optimum(array_values($values), $this->base[0] + $high, $this->base[1] + ($high * $this->scale === $found->boundHigh ? $found->boundLow : 0), $found->exact);
+        return new Optimum(array_values($values), $this->base[0] + $high, $this->base[1], $found->exact);
     }
 
     /**
@@ -154,24 +140,16 @@ final class ClusterSearch
      */
     private static function hubs(array $domains, array $factors): array
     {
-        [$hubs, $cases] = [[], 1];
+        $hubs = [];
         while (true) {
-            [$counts, $all] = [[], 0];
-            foreach ($factors as $factor) {
-                $scope = array_diff($factor->scope, $hubs);
-                if (count($scope) > 2) {
-                    ++$all;
-                    foreach ($scope as $variable) {
-                        $counts[$variable] = ($counts[$variable] ?? 0) + 1;
-                    }
-                }
-            }
-            $hub = $counts === [] ? null : array_search(max($counts), $counts, true);
-            if (! is_int($hub) || $counts[$hub] < self::NEARLY_EVERYWHERE * $all || $cases * $domains[$hub] > self::MOST_CASES) {
+            $scopes = array_filter(array_map(static fn (Factor $factor): array => array_diff($factor->scope, $hubs), $factors), static fn (array $scope): bool => count($scope) > 2);
+            $counts = array_count_values(array_merge(...$scopes));
+            arsort($counts);
+            $hub = array_key_first($counts);
+            if ($hub === null || $counts[$hub] < self::NEARLY_EVERYWHERE * count($scopes) || count(self::cases($domains, [...$hubs, $hub])) > self::MOST_CASES) {
                 return $hubs;
             }
             $hubs[] = $hub;
-            $cases *= $domains[$hub];
         }
     }
 

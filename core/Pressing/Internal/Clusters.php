@@ -15,7 +15,7 @@ final class Clusters
     /** Combinations of the largest cluster, and of the largest table over several of them. */
     private const SIZES = [32, 16, 8, 4];
 
-    private const LARGEST_TABLE = 1 << 14;
+    private const LARGEST_TABLE = 16_384;
 
     /** Beyond so many variables no two of them are looked at for what they have in common. */
     private const MOST_VARIABLES = 160;

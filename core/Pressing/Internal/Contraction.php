@@ -16,7 +16,7 @@ namespace KeenSeam\Core\Pressing\Internal;
 final class Contraction
 {
     /** Larger groups are left as they are. */
-    private const LARGEST_TABLE = 1 << 12;
+    private const LARGEST_TABLE = 4_096;
 
     /** @var list<int> the variable that stands for each variable */
     private array $standsFor;

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Pressing\Internal;
 
 use KeenSeam\Core\Assembly\TopConstruction;
-use KeenSeam\Core\Geometry\ConvexPolygon;
+use KeenSeam\Core\Assembly\TopCopy;
+use KeenSeam\Core\Geometry\Box;
 use KeenSeam\Core\Geometry\Point;
+use KeenSeam\Core\Geometry\Whereabouts;
 use KeenSeam\Core\Pressing\Junction;
 
 /**
@@ -16,56 +18,31 @@ use KeenSeam\Core\Pressing\Junction;
  */
 final class CopiesNear
 {
-    /** Lattice steps beyond a block's edge within which its cloth, or what is folded over it, may lie. */
-    private readonly int $reach;
+    /** @var array<int, Box> of each copy, what lies so deep in it that no other copy's cloth reaches there */
+    private readonly array $deep;
 
-    /** Side of the squares by which copies are looked up. */
-    private readonly int $side;
-
-    /** @var list<array{int, int, int, int}> of each copy, left, top, right, bottom */
-    private readonly array $boxes;
-
-    /** @var array<string, list<int>> copies by the square of the frame that they reach into */
-    private array $buckets = [];
+    private readonly Whereabouts $near;
 
     public function __construct(TopConstruction $top)
     {
         $face = $top->construction->face;
-        $this->reach = (int) ceil($face->lattice->toFloatSteps($face->block->seamAllowance) * 2 + $face->lattice->toFloatSteps(Junction::radius()));
-        $this->boxes = array_map(static fn ($copy): array => self::box($copy->place->units[0]->outline), $top->copies);
-        $this->side = isset($this->boxes[0]) ? max(1, $this->boxes[0][2] - $this->boxes[0][0]) : 1;
-        foreach ($this->boxes as $number => [$left, $above, $right, $bottom]) {
-            for ($x = intdiv(max(0, $left - $this->reach), $this->side); $x <= intdiv($right + $this->reach, $this->side); ++$x) {
-                for ($y = intdiv(max(0, $above - $this->reach), $this->side); $y <= intdiv($bottom + $this->reach, $this->side); ++$y) {
-                    $this->buckets[$x.','.$y][] = $number;
-                }
-            }
-        }
+        // Beyond a block's edge lies its allowance, and what is folded over it.
+        $reach = ceil(2 * $face->lattice->toFloatSteps($face->block->seamAllowance) + $face->lattice->toFloatSteps(Junction::radius()));
+        $boxes = array_map(static fn (TopCopy $copy): Box => $copy->place->units[0]->outline->box(), $top->copies);
+        $this->deep = array_map(static fn (Box $box): Box => $box->wider(-$reach), $boxes);
+        $this->near = new Whereabouts(array_map(static fn (Box $box): Box => $box->wider($reach), $boxes));
     }
 
     /** @return array{int|null, list<int>} the copy deep in which a point lies, and all that may have cloth there */
     public function at(Point $at): array
     {
-        $near = [];
-        foreach ($this->buckets[intdiv($at->x, $this->side).','.intdiv($at->y, $this->side)] ?? [] as $number) {
-            [$left, $top, $right, $bottom] = $this->boxes[$number];
-            if ($at->x > $left + $this->reach && $at->x < $right - $this->reach && $at->y > $top + $this->reach && $at->y < $bottom - $this->reach) {
+        $near = $this->near->at($at->x, $at->y);
+        foreach ($near as $number) {
+            if ($this->deep[$number]->holds($at->x, $at->y)) {
                 return [$number, [$number]];
-            }
-            if ($at->x >= $left - $this->reach && $at->x <= $right + $this->reach && $at->y >= $top - $this->reach && $at->y <= $bottom + $this->reach) {
-                $near[] = $number;
             }
         }
 
         return [null, $near];
-    }
-
-    /** @return array{int, int, int, int} */
-    private static function box(ConvexPolygon $outline): array
-    {
-        $xs = array_map(static fn (Point $point): int => $point->x, $outline->points);
-        $ys = array_map(static fn (Point $point): int => $point->y, $outline->points);
-
-        return [min($xs), min($ys), max($xs), max($ys)];
     }
 }

@@ -140,15 +140,15 @@ final class CoverSearch
                 foreach ($before as $earlier) {
                     $index = $index * $this->domains[$this->cover->variables[$earlier]] + $decided[$earlier];
                 }
-                $size = $place < 0 ? 1 : count($sums[$place][0]);
+                $size = $place === null ? 1 : count($sums[$place][0]);
                 $from = $index * $size;
                 $to = ($index * $this->domains[$this->cover->variables[$depth]] + $value) * $size;
-                [$highs, $lows] = $place < 0 ? [[$childBase[0]], [$childBase[1]]] : $childSums[$place];
+                [$highs, $lows] = $place === null ? [[$childBase[0]], [$childBase[1]]] : $childSums[$place];
                 for ($v = 0; $v < $size; ++$v) {
                     $highs[$v] += $high[1][$to + $v] - $high[0][$from + $v];
                     $lows[$v] += $low[1][$to + $v] - $low[0][$from + $v];
                 }
-                if ($place < 0) {
+                if ($place === null) {
                     $childBase = [$highs[0], $lows[0]];
                 } else {
                     $childSums[$place] = [$highs, $lows];

@@ -19,10 +19,10 @@ final class CoverTables
     public array $base = [0, 0];
 
     /**
-     * By depth of the cover variable: place of the other variable, or -1; tables of high and of low weights before and after
+     * By depth of the cover variable: place of the other variable, if any; tables of high and of low weights before and after
      * it is decided; depths of those decided before.
      *
-     * @var array<int, list<array{int, array{list<int>, list<int>}, array{list<int>, list<int>}, list<int>}>>
+     * @var array<int, list<array{int|null, array{list<int>, list<int>}, array{list<int>, list<int>}, list<int>}>>
      */
     public array $updates = [];
 
@@ -62,9 +62,9 @@ final class CoverTables
         for ($decided = count($inside) - 1; $decided >= 0; --$decided) {
             $tables[$decided] = $this->minimised($tables[$decided + 1], $this->domains[$inside[$decided]], $size);
         }
-        $place = $other === null ? -1 : $places[$other];
+        $place = $other === null ? null : $places[$other];
         for ($value = 0; $value < $size; ++$value) {
-            if ($place < 0) {
+            if ($place === null) {
                 $this->base = [$this->base[0] + $tables[0][0][$value], $this->base[1] + $tables[0][1][$value]];
             } else {
                 [$highs, $lows] = $this->sums[$place];

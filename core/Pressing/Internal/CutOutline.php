@@ -17,8 +17,8 @@ use KeenSeam\Core\Geometry\ConvexPolygon;
 final readonly class CutOutline
 {
     /**
-     * @param list<array{float, float, float}> $halfPlanes x, y, c: covered where x·X + y·Y + c >= 0
-     * @param list<array{float, float}>        $corners    clockwise
+     * @param list<array{float, float, float}>    $halfPlanes x, y, c: covered where x·X + y·Y + c >= 0
+     * @param non-empty-list<array{float, float}> $corners    clockwise
      */
     private function __construct(
         public array $halfPlanes,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Pressing\Internal;
 
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Geometry\Box;
 
 /**
  * The line a join folds about, in lattice steps, and where its segments begin.
@@ -61,6 +62,19 @@ final readonly class FoldLine
         $twice = 2 * $this->distance($x, $y);
 
         return [$x - $twice * $this->toRightX, $y - $twice * $this->toRightY];
+    }
+
+    public function mirroredBox(Box $box): Box
+    {
+        return Box::round(array_map(fn (array $corner): array => $this->mirrored($corner[0], $corner[1]), $box->corners()));
+    }
+
+    /** @return array{float, float} the least and the most distance of a place in the box, as distance() tells it */
+    public function distances(Box $box): array
+    {
+        [$least, $most] = $box->range($this->toRightX, $this->toRightY);
+
+        return [$least + $this->c, $most + $this->c];
     }
 
     /** Number of the segment beside which the point lies. */

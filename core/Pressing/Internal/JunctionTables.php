@@ -8,6 +8,7 @@ use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Geometry\Box;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Pressing\Junction;
 use KeenSeam\Core\Pressing\Layers;
@@ -125,8 +126,8 @@ final class JunctionTables
     {
         $line = $this->cloth->lines[$join->id];
         $asked = [
-            new PointSet($junction, $this->radius, $this->cloth->reach($this->sewn($join->left))),
-            new PointSet($junction, $this->radius, $this->cloth->reach($this->sewn($join->right))),
+            new PointSet($junction, $this->radius, $this->reach($join->left)),
+            new PointSet($junction, $this->radius, $this->reach($join->right)),
         ];
         $here = [];
         $segments = [];
@@ -155,20 +156,15 @@ final class JunctionTables
      */
     private function descend(Assembly $assembly, array $points): Assembly
     {
-        $xs = array_column($points, 0);
-        $ys = array_column($points, 1);
-        [$left, $top, $right, $bottom] = $box = [min($xs), min($ys), max($xs), max($ys)];
-        $corners = [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]];
+        $box = Box::round($points);
         while (($assembly = $this->sewn($assembly)) instanceof Join) {
             $line = $this->cloth->lines[$assembly->id];
-            $distances = array_map(static fn (array $corner): float => $line->distance($corner[0], $corner[1]), $corners);
-            if (min($distances) <= 0 && max($distances) >= 0) {
+            [$least, $most] = $line->distances($box);
+            if ($least <= 0 && $most >= 0) {
                 break;
             }
-            [$here, $there] = $distances[0] > 0 ? [$assembly->right, $assembly->left] : [$assembly->left, $assembly->right];
-            $mirrored = array_map(static fn (array $corner): array => $line->mirrored($corner[0], $corner[1]), $corners);
-            $mirroredBox = [min(array_column($mirrored, 0)), min(array_column($mirrored, 1)), max(array_column($mirrored, 0)), max(array_column($mirrored, 1))];
-            if ($this->isWithinReach($there, $box) || $this->isWithinReach($here, $mirroredBox)) {
+            [$here, $there] = $least > 0 ? [$assembly->right, $assembly->left] : [$assembly->left, $assembly->right];
+            if ($this->reach($there)->touches($box) || $this->reach($here)->touches($line->mirroredBox($box))) {
                 break;
             }
             $assembly = $here;
@@ -182,11 +178,8 @@ final class JunctionTables
         return $assembly instanceof Join ? $this->instead[$assembly->id] ?? $assembly : $assembly;
     }
 
-    /** @param array{float, float, float, float} $box left, top, right, bottom */
-    private function isWithinReach(Assembly $assembly, array $box): bool
+    private function reach(Assembly $assembly): Box
     {
-        [$left, $top, $right, $bottom] = $this->cloth->reach($this->sewn($assembly));
-
-        return $box[2] >= $left && $box[0] <= $right && $box[3] >= $top && $box[1] <= $bottom;
+        return $this->cloth->reach($this->sewn($assembly));
     }
 }

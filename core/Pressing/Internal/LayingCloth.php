@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Pressing\Internal;
 
+use KeenSeam\Core\Geometry\Box;
 use KeenSeam\Core\Pressing\Flap;
 
 /**
@@ -14,22 +15,20 @@ use KeenSeam\Core\Pressing\Flap;
  */
 final readonly class LayingCloth
 {
-    /** @var array{float, float, float, float} left, top, right, bottom */
-    private array $box;
+    private Box $box;
 
-    /** @param list<self|Flap> $heap from the lowest to the topmost as one looks at the back */
+    /** @param non-empty-list<self|Flap> $heap from the lowest to the topmost as one looks at the back */
     public function __construct(private array $heap)
     {
-        [$left, $top, $right, $bottom] = [INF, INF, -INF, -INF];
-        foreach ($heap as $part) {
-            foreach ($part instanceof Flap ? $part->corners : [[$part->box[0], $part->box[1]], [$part->box[2], $part->box[3]]] as [$x, $y]) {
-                $left = $x < $left ? $x : $left;
-                $right = $x > $right ? $x : $right;
-                $top = $y < $top ? $y : $top;
-                $bottom = $y > $bottom ? $y : $bottom;
-            }
-        }
-        $this->box = [$left, $top, $right, $bottom];
+        $this->box = Box::round(array_merge(...array_map(static fn (self|Flap $part): array => $part instanceof Flap ? $part->corners : $part->box->corners(), $heap)));
+    }
+
+    /** @param list<self|Flap|null> $parts null where there is nothing */
+    public static function ofParts(array $parts): ?self
+    {
+        $heap = array_values(array_filter($parts));
+
+        return $heap === [] ? null : new self($heap);
     }
 
     /** @return list<Flap> */
@@ -44,42 +43,35 @@ final readonly class LayingCloth
     /**
      * Cut along a line.
      *
-     * @param list<Flap> $past takes what lies where x·X + y·Y + c < 0, as allowances
+     * @param list<Flap|null> $past takes what lies where x·X + y·Y + c < 0, as allowances
      *
      * @return self|null what lies on the other side; null when nothing does
      */
     public function dividedAt(float $x, float $y, float $c, array &$past): ?self
     {
-        if ($this->heap === []) {
-            return null;
-        }
-        $nearest = $x * ($x > 0 ? $this->box[0] : $this->box[2]) + $y * ($y > 0 ? $this->box[1] : $this->box[3]) + $c;
-        if ($nearest > 0) {
+        if ($this->box->range($x, $y)[0] + $c > 0) {
             return $this;
         }
         $own = [];
         foreach ($this->heap as $part) {
-            $kept = $part instanceof Flap ? self::cut($part, $x, $y, $c) : $part->dividedAt($x, $y, $c, $past);
-            if ($kept !== null) {
-                $own[] = $kept;
-            }
-            $reached = $part instanceof Flap && $kept !== $part ? self::cut($part->asAllowance(), -$x, -$y, -$c) : null;
-            if ($reached !== null) {
-                $past[] = $reached;
+            if ($part instanceof self) {
+                $own[] = $part->dividedAt($x, $y, $c, $past);
+            } else {
+                $own[] = $kept = self::cut($part, $x, $y, $c);
+                $past[] = $kept === $part ? null : self::cut($part->asAllowance(), -$x, -$y, -$c);
             }
         }
 
-        return $own === [] ? null : new self($own);
+        return self::ofParts($own);
     }
 
     /** The part of it where x·X + y·Y + c >= 0; the very same where that is all of it, null where it is nothing. */
     public static function cut(Flap $flap, float $x, float $y, float $c): ?Flap
     {
-        [$nearest, $farthest] = self::range($flap, $x, $y);
-        if ($nearest + $c > 0) {
+        if (self::range($flap, $x, $y)[0] + $c > 0) {
             return $flap;
         }
-        $corners = $farthest + $c > 0 ? Clipping::clipped($flap->corners, $x, $y, $c) : [];
+        $corners = Clipping::clipped($flap->corners, $x, $y, $c);
 
         return $corners === [] ? null : $flap->withCorners($corners);
     }
@@ -87,14 +79,9 @@ final readonly class LayingCloth
     /** @return array{float, float} from where to where a piece reaches in a direction */
     public static function range(Flap $flap, float $x, float $y): array
     {
-        [$least, $most] = [INF, -INF];
-        foreach ($flap->corners as [$cornerX, $cornerY]) {
-            $at = $x * $cornerX + $y * $cornerY;
-            $least = $at < $least ? $at : $least;
-            $most = $at > $most ? $at : $most;
-        }
+        $along = array_map(static fn (array $corner): float => $x * $corner[0] + $y * $corner[1], $flap->corners);
 
-        return [$least, $most];
+        return [min($along), max($along)];
     }
 
     /** @param list<Flap> $flaps */

@@ -23,6 +23,9 @@ final class Messages
     /** A round that brings less than this share of what the bound is ends it. */
     private const LEAST_GAIN = 2e-6;
 
+    /** So much finer than whole weights are the messages, where weights are not too large for it. */
+    private const LARGEST_SCALE = 64;
+
     /** @var array<int, array<int, int>> high weights of each variable's values */
     private array $own;
 
@@ -62,7 +65,7 @@ final class Messages
                 $messages->pass($number);
             }
             [$before, $bound] = [$bound, $messages->bound()];
-            if ($round > 4 && $bound - $before <= self::LEAST_GAIN * abs($bound)) {
+            if ($bound - $before <= self::LEAST_GAIN * abs($bound)) {
                 break;
             }
         }
@@ -73,29 +76,17 @@ final class Messages
     /** @param list<Factor> $factors */
     private static function scaleFor(array $factors): int
     {
-        $sum = 1;
-        foreach ($factors as $factor) {
-            $sum += max([0, ...array_filter($factor->high, static fn (int $high): bool => $high < Weight::FORBIDDEN)]);
-        }
-        for ($scale = 64; $scale > 1 && $sum >= intdiv(Weight::FORBIDDEN, 4 * $scale); $scale >>= 1) {
-            continue;
-        }
+        $sum = array_sum(array_map(static fn (Factor $factor): int => max([0, ...array_filter($factor->high, static fn (int $high): bool => $high < Weight::FORBIDDEN)]), $factors));
 
-        return $scale;
+        return max(1, min(self::LARGEST_SCALE, intdiv(Weight::FORBIDDEN, 4 * (1 + $sum))));
     }
 
     private function bound(): int
     {
-        $bound = 0;
-        foreach ([...$this->own, ...array_column($this->shared, 1)] as $highs) {
-            $least = min([Weight::FORBIDDEN, ...$highs]);
-            if ($least >= Weight::FORBIDDEN) {
-                return Weight::FORBIDDEN; // nothing is possible; many of them would not fit into a number
-            }
-            $bound += $least;
-        }
+        $least = array_map(static fn (array $highs): int => min([Weight::FORBIDDEN, ...$highs]), [...$this->own, ...array_column($this->shared, 1)]);
 
-        return $bound;
+        // Many that are impossible would not fit into a number.
+        return max([0, ...$least]) === Weight::FORBIDDEN ? Weight::FORBIDDEN : array_sum($least);
     }
 
     /** Takes in what the variables hold, and gives each of them an equal share of what the factor then thinks of it. */
@@ -124,12 +115,12 @@ final class Messages
             $values = $this->next($values, $scope);
         }
         foreach ($scope as $i => $variable) {
-            $this->own[$variable] = array_map(static fn (int $weight): int => $weight >= Weight::FORBIDDEN ? Weight::FORBIDDEN : intdiv($weight, $count), $least[$i]);
+            $this->own[$variable] = array_map(static fn (int $weight): int => $weight === Weight::FORBIDDEN ? Weight::FORBIDDEN : intdiv($weight, $count), $least[$i]);
         }
         $values = array_fill(0, $count, 0);
         $left = [];
         foreach ($sums as $high) {
-            if ($high < Weight::FORBIDDEN) {
+            if ($high !== Weight::FORBIDDEN) {
                 foreach ($scope as $i => $variable) {
                     $high -= $this->own[$variable][$values[$i]];
                 }
@@ -161,7 +152,7 @@ final class Messages
             }
             $leastOfA[] = $least;
         }
-        $half = static fn (int $weight): int => $weight >= Weight::FORBIDDEN ? Weight::FORBIDDEN : $weight >> 1;
+        $half = static fn (int $weight): int => $weight === Weight::FORBIDDEN ? Weight::FORBIDDEN : $weight >> 1;
         $this->own[$scope[0]] = $ofA = array_map($half, $leastOfA);
         $this->own[$scope[1]] = $ofB = array_map($half, $leastOfB);
         $left = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Pressing\Internal;
 
+use KeenSeam\Core\Geometry\Box;
 use KeenSeam\Core\Geometry\Point;
 
 /**
@@ -23,20 +24,19 @@ final class PointSet
     public const BEYOND = -1;
 
     /**
-     * @param float                             $scale the order of size of the distances to $origin
-     * @param array{float, float, float, float} $reach left, top, right and bottom of what is worth asking about
+     * @param float $scale the order of size of the distances to $origin
+     * @param Box   $reach what is worth asking about
      */
     public function __construct(
         private readonly Point $origin,
         private readonly float $scale,
-        private readonly array $reach,
+        private readonly Box $reach,
     ) {}
 
     /** @return int the point's number in the set, new or not; BEYOND when it is not worth asking about */
     public function add(float $x, float $y): int
     {
-        [$left, $top, $right, $bottom] = $this->reach;
-        if ($x < $left || $x > $right || $y < $top || $y > $bottom) {
+        if (! $this->reach->holds($x, $y)) {
             return self::BEYOND;
         }
         $column = (int) round(($x - $this->origin->x) / $this->scale * 1e6);

@@ -12,19 +12,19 @@ namespace KeenSeam\Core\Pressing\Internal;
 final class Search
 {
     /** Table sizes to try one after the other: the first that is exact ends the search. */
-    private const SMALL_TABLE = 1 << 8;
+    private const SMALL_TABLE = 256;
 
-    private const MIDDLE_TABLE = 1 << 13;
+    private const MIDDLE_TABLE = 8_192;
 
-    private const LARGE_TABLE = 1 << 16;
+    private const LARGE_TABLE = 65_536;
 
-    private const LARGEST_TABLE = 1 << 19;
+    private const LARGEST_TABLE = 524_288;
 
     /** Looks at the clock in the first go with clusters: what they prove at all they mostly prove at once. */
     private const FIRST_GO = 500;
 
     /** So many entries of all tables together are made in a second or two, and held in 150 MB. */
-    private const MOST_ENTRIES = 1 << 22;
+    private const MOST_ENTRIES = 4_194_304;
 
     /** Beyond so many variables in a cover, branching rarely gets anywhere. */
     private const LARGEST_COVER = 60;
@@ -44,7 +44,7 @@ final class Search
         }
         $contraction = Contraction::of($domains, $factors, $firstUnit);
         $expanded = static fn (Optimum $found): Optimum => new Optimum($contraction->expanded($found->values), $found->boundHigh, $found->boundLow, $found->exact);
-        $from = $known === null ? null : new Optimum($contraction->contracted($known->values), $known->boundHigh, $known->boundLow, false);
+        $from = $known === null ? null : new Optimum($contraction->contracted($known->values), $known->boundHigh, $known->boundLow, $known->exact);
 
         return $expanded(self::search($contraction->domains(), $contraction->factors(), $timeIsUp, $from, static fn (Optimum $better) => $onBetter === null ? null : $onBetter($expanded($better)), self::LARGEST_TABLE));
     }
@@ -52,14 +52,14 @@ final class Search
     /**
      * The same where a few variables are shared by all that is otherwise only near to near.
      *
-     * @param list<int>                           $domains
-     * @param list<Factor>                        $factors
-     * @param array<int, mixed>                   $shared    by variable
-     * @param \Closure(): bool                    $timeIsUp
-     * @param int|null                            $firstUnit as above
-     * @param (\Closure(): (list<int>|null))|null $start     values to go on from, asked for where the search is long
+     * @param list<int>                    $domains
+     * @param list<Factor>                 $factors
+     * @param array<int, mixed>            $shared    by variable
+     * @param \Closure(): bool             $timeIsUp
+     * @param int|null                     $firstUnit as above
+     * @param \Closure(): (list<int>|null) $start     values to go on from, asked for where the search is long
      */
-    public static function sharing(array $domains, array $factors, array $shared, \Closure $timeIsUp, ?int $firstUnit, ?\Closure $start = null): Optimum
+    public static function sharing(array $domains, array $factors, array $shared, \Closure $timeIsUp, ?int $firstUnit, \Closure $start): Optimum
     {
         $contraction = Contraction::of($domains, $factors, $firstUnit ?? Weight::FORBIDDEN);
         [$domains, $factors] = [$contraction->domains(), $contraction->factors()];
@@ -67,7 +67,7 @@ final class Search
             ?? throw new \LogicException('A round without a clock gives a plan.');
         $exactly = static fn (int $size): ?Optimum => (new Elimination($domains, $factors))->solve($size, $timeIsUp, true);
         $from = static function () use ($start, $contraction): ?array {
-            $values = $start === null ? null : $start();
+            $values = $start();
 
             return $values === null ? null : $contraction->contracted($values);
         };
@@ -77,12 +77,7 @@ final class Search
             static fn (): ?Optimum => $exactly(self::LARGE_TABLE),
             static fn (Optimum $best): Optimum => self::search($domains, $factors, $timeIsUp, $best, static fn (): null => null, self::LARGE_TABLE),
         ];
-        foreach ($rounds as $round) {
-            if ($found->exact || $timeIsUp()) {
-                break;
-            }
-            $found = self::better($found, $round($found), $domains, $factors);
-        }
+        $found = self::inRounds($rounds, $found, $domains, $factors, $timeIsUp, static fn (): null => null);
 
         return new Optimum($contraction->expanded($found->values), $found->boundHigh, $found->boundLow, $found->exact);
     }
@@ -104,22 +99,39 @@ final class Search
         $tables = static fn (int $size): \Closure => static fn (): ?Optimum => self::eliminated($domains, $factors, $size, $timeIsUp);
         $clusters = static fn (int $mostLooks): \Closure => static fn (Optimum $best): ?Optimum => ClusterSearch::best($domains, $factors, Descent::weigh($factors, $best->values, $domains), $timeIsUp, $mostLooks);
         // As large as memory allows for all tables together.
-        $largest = min($largestTable, 1 << (int) log(self::MOST_ENTRIES / max(1, count($domains)), 2));
-        $isQuick = $largest >= self::LARGE_TABLE;
+        $largest = min($largestTable, intdiv(self::MOST_ENTRIES, 1 + count($domains)));
+        $smaller = array_filter([self::MIDDLE_TABLE, self::LARGE_TABLE], static fn (int $size): bool => $size < $largest);
         $rounds = [
             $clusters(self::FIRST_GO),
-            ...($largest > self::MIDDLE_TABLE ? [$tables(self::MIDDLE_TABLE)] : []),
-            ...($isQuick ? [$tables(self::LARGE_TABLE)] : []),
+            ...array_map($tables, $smaller),
             $clusters(PHP_INT_MAX),
             static fn (Optimum $best): ?Optimum => CoverSearch::best($domains, $factors, $timeIsUp, self::LARGEST_COVER, Descent::weigh($factors, $best->values, $domains)),
             $tables($largest),
         ];
+
+        return self::inRounds($rounds, $best, $domains, $factors, $timeIsUp, $onBetter);
+    }
+
+    /**
+     * One after the other, until it is proved or the time is up.
+     *
+     * @param list<\Closure(Optimum): (Optimum|null)> $rounds   that begin with the best so far
+     * @param list<int>                               $domains
+     * @param list<Factor>                            $factors
+     * @param \Closure(): bool                        $timeIsUp
+     * @param \Closure(Optimum): mixed                $onBetter
+     */
+    private static function inRounds(array $rounds, Optimum $best, array $domains, array $factors, \Closure $timeIsUp, \Closure $onBetter): Optimum
+    {
         foreach ($rounds as $round) {
             if ($best->exact || $timeIsUp()) {
                 break;
             }
-            $best = self::better($best, $round($best), $domains, $factors);
-            $onBetter($best);
+            $found = $round($best);
+            if ($found !== null) {
+                $best = self::better($best, $found, $domains, $factors);
+                $onBetter($best);
+            }
         }
 
         return $best;
@@ -148,17 +160,12 @@ final class Search
      * @param list<int>    $domains
      * @param list<Factor> $factors
      */
-    private static function better(Optimum $a, ?Optimum $b, array $domains, array $factors): Optimum
+    private static function better(Optimum $a, Optimum $b, array $domains, array $factors): Optimum
     {
-        if ($b !== null && $b->values === []) {
-            $b = new Optimum($a->values, $b->boundHigh, $b->boundLow, $b->exact);
-        }
-        if ($b === null || $b->exact) {
-            return $b ?? $a;
-        }
-        $values = Descent::weigh($factors, $b->values, $domains) < Descent::weigh($factors, $a->values, $domains) ? $b->values : $a->values;
+        $isKept = $b->values === [] || Descent::weigh($factors, $a->values, $domains) <= Descent::weigh($factors, $b->values, $domains);
+        $values = $isKept ? $a->values : $b->values;
         $bound = max([$a->boundHigh, $a->boundLow], [$b->boundHigh, $b->boundLow]);
 
-        return new Optimum($values, $bound[0], $bound[1], Descent::weigh($factors, $values, $domains) === $bound);
+        return new Optimum($values, $bound[0], $bound[1], $b->exact || Descent::weigh($factors, $values, $domains) === $bound);
     }
 }

@@ -19,10 +19,10 @@ namespace KeenSeam\Core\Pressing\Internal;
 final class SharedSearch
 {
     /** Entries of the largest table that tells how to go on. */
-    private const GUIDE_TABLE = 1 << 16;
+    private const GUIDE_TABLE = 65_536;
 
     /** Entries of the largest tables for the rest, one after the other. */
-    private const TABLES = [1 << 4, 1 << 8, 1 << 12, 1 << 16];
+    private const TABLES = [16, 256, 4_096, 65_536];
 
     /** So many looks at the rest are soon done; what is not proved by then needs a good start. */
     private const FIRST_LOOKS = 100;
@@ -175,8 +175,16 @@ final class SharedSearch
     private function startAnew(): void
     {
         $values = ($this->start)();
-        $weight = $values === null ? $this->least : Descent::weigh($this->factors, $values, $this->domains);
-        if ($values !== null && $weight < $this->least) {
+        if ($values !== null) {
+            $this->take($values);
+        }
+    }
+
+    /** @param list<int> $values */
+    private function take(array $values): void
+    {
+        $weight = Descent::weigh($this->factors, $values, $this->domains);
+        if ($weight < $this->least) {
             [$this->values, $this->least] = [$values, $weight];
         }
     }
@@ -201,13 +209,9 @@ final class SharedSearch
             return;
         }
         $values = $found->exact ? $found->values : Descent::from($domains, $factors, $found->values, $this->timeIsUp);
-        $weight = Descent::weigh($factors, $values, $domains);
-        if ($weight < $this->least) {
-            $this->least = $weight;
-            $all = $decided + array_combine(array_keys($this->rest), $values);
-            ksort($all);
-            $this->values = array_values($all);
-        }
+        $all = $decided + array_combine(array_keys($this->rest), $values);
+        ksort($all);
+        $this->take(array_values($all));
         if (! $found->exact) {
             $this->wait($decided, $looks + 1, max($bound, [$found->boundHigh, $found->boundLow]));
         }
@@ -219,7 +223,7 @@ final class SharedSearch
      */
     private function wait(array $decided, int $looks, array $bound): void
     {
-        if ($bound[0] < Weight::FORBIDDEN && $bound < $this->least) {
+        if ($bound < $this->least) {
             $this->waiting->insert([$decided, $looks, $bound[0], $bound[1]], [-$bound[0], -$bound[1], count($decided), -++$this->seen]);
         }
     }

@@ -6,7 +6,9 @@ namespace KeenSeam\Core\Pressing\Internal;
 
 use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Join;
+use KeenSeam\Core\Assembly\Meeting;
 use KeenSeam\Core\Assembly\Piece;
+use KeenSeam\Core\Geometry\Box;
 use KeenSeam\Core\Geometry\Point;
 
 /**
@@ -28,7 +30,7 @@ final class Surroundings
     /** @param array<int, Assembly> $instead what is sewn instead of a join's part, by the join's id */
     private function __construct(Assembly $root, private readonly Cloth $cloth, private readonly Point $junction, float $radius, private readonly bool $perSegment, private readonly array $instead)
     {
-        $this->text = $this->tell($root, [$junction->x - $radius, $junction->y - $radius, $junction->x + $radius, $junction->y + $radius]) ?? '';
+        $this->text = $this->tell($root, Box::ofPoints([$junction])->wider($radius)) ?? '';
     }
 
     /** @param array<int, Assembly> $instead what is sewn instead of a join's part, by the join's id */
@@ -61,29 +63,19 @@ final class Surroundings
         return [$join, $first + $numbered[1]];
     }
 
-    /** @param array{float, float, float, float} $box left, top, right, bottom of where plies are counted */
-    private function tell(Assembly $assembly, array $box): ?string
+    /** @param Box $box where plies are counted */
+    private function tell(Assembly $assembly, Box $box): ?string
     {
-        while ($assembly instanceof Join) {
-            $instead = $this->instead[$assembly->id] ?? null;
-            if ($instead !== null) {
-                $assembly = $instead;
-                continue;
-            }
+        while (($assembly = $this->sewn($assembly)) instanceof Join) {
             $line = $this->cloth->lines[$assembly->id];
-            [$x, $y] = [($box[0] + $box[2]) / 2, ($box[1] + $box[3]) / 2];
-            [$width, $height] = [($box[2] - $box[0]) / 2, ($box[3] - $box[1]) / 2];
-            $distance = $line->toRightX * $x + $line->toRightY * $y + $line->c;
-            $reach = abs($line->toRightX) * $width + abs($line->toRightY) * $height;
-            $mirrored = self::mirrored($line, $x, $y, $width, $height, $distance);
-            $onRight = $distance > -$reach;
-            $onLeft = $distance < $reach;
+            $mirrored = $line->mirroredBox($box);
+            [$least, $most] = $line->distances($box);
             [$leftReach, $rightReach] = [$this->reach($assembly->left), $this->reach($assembly->right)];
             // The cloth of a part counts where it lies, and where it comes to lie when it is folded back on its own side.
-            $ofLeft = self::joined(self::overlap($box, $leftReach), $onLeft ? self::overlap($mirrored, $leftReach) : null);
-            $ofRight = self::joined(self::overlap($box, $rightReach), $onRight ? self::overlap($mirrored, $rightReach) : null);
-            $isOnlyLeft = ! $onRight && $ofRight === null && self::overlap($mirrored, $leftReach) === null;
-            $isOnlyRight = ! $onLeft && $ofLeft === null && self::overlap($mirrored, $rightReach) === null;
+            $ofLeft = self::both($box->overlap($leftReach), $least < 0 ? $mirrored->overlap($leftReach) : null);
+            $ofRight = self::both($box->overlap($rightReach), $most > 0 ? $mirrored->overlap($rightReach) : null);
+            $isOnlyLeft = $most <= 0 && $ofRight === null && ! $mirrored->touches($leftReach);
+            $isOnlyRight = $least >= 0 && $ofLeft === null && ! $mirrored->touches($rightReach);
             if (! $isOnlyLeft && ! $isOnlyRight) {
                 return $this->tellJoin($assembly, $line, $box, $ofLeft, $ofRight);
             }
@@ -92,23 +84,18 @@ final class Surroundings
         if (! $assembly instanceof Piece) {
             throw new \LogicException('An assembly is a piece or a join.');
         }
-        if (self::overlap($box, $this->cloth->reach($assembly)) === null) {
+        if (! $box->touches($this->cloth->reach($assembly))) {
             return null;
         }
-        $text = '';
-        foreach ($assembly->patch->outline->points as $point) {
-            $text .= ($point->x - $this->junction->x).','.($point->y - $this->junction->y).' ';
-        }
 
-        return $text;
+        return implode(' ', array_map(fn (Point $point): string => $point->minus($this->junction)->key(), $assembly->patch->outline->points));
     }
 
     /**
-     * @param array{float, float, float, float}      $box
-     * @param array{float, float, float, float}|null $ofLeft  where cloth of the left part is asked for
-     * @param array{float, float, float, float}|null $ofRight
+     * @param Box|null $ofLeft  where cloth of the left part is asked for
+     * @param Box|null $ofRight
      */
-    private function tellJoin(Join $join, FoldLine $line, array $box, ?array $ofLeft, ?array $ofRight): ?string
+    private function tellJoin(Join $join, FoldLine $line, Box $box, ?Box $ofLeft, ?Box $ofRight): ?string
     {
         $left = $ofLeft === null ? null : $this->tell($join->left, $ofLeft);
         $right = $ofRight === null ? null : $this->tell($join->right, $ofRight);
@@ -117,20 +104,15 @@ final class Surroundings
         }
         $seam = $join->seam;
         $unit = $seam->direction()->reduced();
-        $text = '('.$left.'+'.$right.'|'.$unit->x.','.$unit->y.' '.$unit->cross($this->junction->minus($seam->from)).' '.$join->leftSide;
+        $text = '('.$left.'+'.$right.'|'.$unit->key().' '.$unit->cross($this->junction->minus($seam->from)).' '.$join->leftSide;
         $first = 0;
-        if ($this->perSegment && $line->divisions !== []) {
-            $along = ($line->alongX * ($box[0] + $box[2]) + $line->alongY * ($box[1] + $box[3])) / 2;
-            $reach = (abs($line->alongX) * ($box[2] - $box[0]) + abs($line->alongY) * ($box[3] - $box[1])) / 2;
-            $matches = $join->matchPoints();
-            foreach ($line->divisions as $number => $division) {
-                if ($division < $along - $reach) {
-                    $first = $number + 1;
-                } elseif ($division <= $along + $reach) {
-                    $at = $matches[$number]->at;
-                    $text .= ' '.($at->x - $this->junction->x).','.($at->y - $this->junction->y);
-                }
-            }
+        if ($this->perSegment) {
+            [$from, $to] = $box->range($line->alongX, $line->alongY);
+            $before = array_filter($line->divisions, static fn (float $division): bool => $division < $from);
+            $within = array_filter($line->divisions, static fn (float $division): bool => $division >= $from && $division <= $to);
+            $first = count($before);
+            $matches = array_intersect_key($join->matchPoints(), $within);
+            $text .= implode('', array_map(fn (Meeting $match): string => ' '.$match->at->minus($this->junction)->key(), $matches));
         }
         $this->numbers[$join->id] = count($this->seams);
         $this->seams[] = [$join->id, $first];
@@ -138,44 +120,18 @@ final class Surroundings
         return $text.')';
     }
 
-    /** @return array{float, float, float, float} of an assembly as it is sewn here */
-    private function reach(Assembly $assembly): array
+    private function sewn(Assembly $assembly): Assembly
     {
-        return $this->cloth->reach($assembly instanceof Join ? $this->instead[$assembly->id] ?? $assembly : $assembly);
+        return $assembly instanceof Join ? $this->instead[$assembly->id] ?? $assembly : $assembly;
     }
 
-    /** @return array{float, float, float, float} the box that holds the mirror image */
-    private static function mirrored(FoldLine $line, float $x, float $y, float $width, float $height, float $distance): array
+    private function reach(Assembly $assembly): Box
     {
-        [$nx, $ny] = [$line->toRightX, $line->toRightY];
-        [$mx, $my] = [$x - 2 * $distance * $nx, $y - 2 * $distance * $ny];
-        $across = abs(2 * $nx * $ny);
-        [$w, $h] = [abs(1 - 2 * $nx * $nx) * $width + $across * $height, abs(1 - 2 * $ny * $ny) * $height + $across * $width];
-
-        return [$mx - $w, $my - $h, $mx + $w, $my + $h];
+        return $this->cloth->reach($this->sewn($assembly));
     }
 
-    /**
-     * @param array{float, float, float, float} $a
-     * @param array{float, float, float, float} $b
-     *
-     * @return array{float, float, float, float}|null
-     */
-    private static function overlap(array $a, array $b): ?array
+    private static function both(?Box $a, ?Box $b): ?Box
     {
-        return $a[0] > $b[2] || $a[2] < $b[0] || $a[1] > $b[3] || $a[3] < $b[1]
-            ? null
-            : [max($a[0], $b[0]), max($a[1], $b[1]), min($a[2], $b[2]), min($a[3], $b[3])];
-    }
-
-    /**
-     * @param array{float, float, float, float}|null $a
-     * @param array{float, float, float, float}|null $b
-     *
-     * @return array{float, float, float, float}|null
-     */
-    private static function joined(?array $a, ?array $b): ?array
-    {
-        return $a === null || $b === null ? ($a ?? $b) : [min($a[0], $b[0]), min($a[1], $b[1]), max($a[2], $b[2]), max($a[3], $b[3])];
+        return $a?->with($b) ?? $b;
     }
 }

@@ -78,10 +78,10 @@ final class TopModel
     }
 
     /**
-     * @param \Closure(): bool                    $timeIsUp
-     * @param (\Closure(): (list<int>|null))|null $start    values of all variables to go on from, asked for where the search is long
+     * @param \Closure(): bool             $timeIsUp
+     * @param \Closure(): (list<int>|null) $start    values of all variables to go on from, asked for where the search is long
      */
-    public function solve(\Closure $timeIsUp, ?\Closure $start = null): Optimum
+    public function solve(\Closure $timeIsUp, \Closure $start): Optimum
     {
         $unit = $this->question->style->school()->figures()[0] === Figure::Mismatch ? Weight::SECOND : null;
 

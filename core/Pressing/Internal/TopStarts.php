@@ -12,7 +12,7 @@ namespace KeenSeam\Core\Pressing\Internal;
 final readonly class TopStarts
 {
     /** Entries of tables that are worked through at once. */
-    private const QUICK_TABLE = 1 << 12;
+    private const QUICK_TABLE = 4_096;
 
     /** So many of the best patterns are looked at more closely. */
     private const BETTERED = 12;

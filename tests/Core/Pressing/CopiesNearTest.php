@@ -36,7 +36,7 @@ final class CopiesNearTest extends TestCase
                         $within[$number] = $outside;
                     }
                 }
-                $inside = array_key_first(array_filter($within, static fn (int $outside): bool => $outside < -$reach));
+                $inside = array_key_first(array_filter($within, static fn (int $outside): bool => $outside <= -$reach));
                 [$found, $copies] = $near->at($at);
                 self::assertSame($inside, $found);
                 self::assertSame($inside === null ? array_keys($within) : [$inside], $copies);

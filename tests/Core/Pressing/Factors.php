@@ -24,6 +24,20 @@ final class Factors
         return [array_fill(0, $rows + $columns + 1, 2), $factors];
     }
 
+    /** @return array{list<int>, list<Factor>} rows, then columns, then piles that have a say in so many parts of the whole each, in tenths */
+    public static function underPiles(Randomizer $random, int $size, int ...$tenths): array
+    {
+        $domains = array_fill(0, 2 * $size + count($tenths), 2);
+        $factors = [];
+        for ($number = 0; $number < $size * $size; ++$number) {
+            $piles = array_keys(array_filter($tenths, static fn (int $share): bool => $number % 10 < $share));
+            $scope = [intdiv($number, $size), $size + $number % $size, ...array_map(static fn (int $pile): int => 2 * $size + $pile, $piles)];
+            $factors[] = self::factor($random, $scope, $domains, 40, 90);
+        }
+
+        return [$domains, $factors];
+    }
+
     /**
      * @param list<int> $domains
      *

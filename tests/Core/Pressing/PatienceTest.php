@@ -37,7 +37,7 @@ final class PatienceTest extends TestCase
         $everyOther = static fn (array $domains): array => array_filter(array_map(static fn (int $variable): bool => $variable % 2 === 0, array_keys($domains)));
         $clusters = static fn (array $domains, array $factors, \Closure $timeIsUp): ?Optimum => ClusterSearch::best($domains, $factors, $all, $timeIsUp);
         $cover = static fn (array $domains, array $factors, \Closure $timeIsUp): ?Optimum => CoverSearch::best($domains, $factors, $timeIsUp, 60);
-        $sharing = static fn (array $domains, array $factors, \Closure $timeIsUp): Optimum => Search::sharing($domains, $factors, $everyOther($domains), $timeIsUp, Weight::SECOND);
+        $sharing = static fn (array $domains, array $factors, \Closure $timeIsUp): Optimum => Search::sharing($domains, $factors, $everyOther($domains), $timeIsUp, Weight::SECOND, static fn (): null => null);
         $shared = static fn (array $domains, array $factors, \Closure $timeIsUp): Optimum => SharedSearch::best($domains, $factors, $everyOther($domains), array_fill(0, count($domains), 0), static fn (): null => null, $timeIsUp);
         foreach (['clusters' => [$clusters, 324, 339], 'cover' => [$cover, 177, 736]] as $name => [$go, $small, $large]) {
             yield "$name, 12 rows" => [$go, 12, $small];
@@ -52,14 +52,24 @@ final class PatienceTest extends TestCase
     public function test_rows_against_columns_are_proved_in_no_more_looks(\Closure $search, int $size, int $most): void
     {
         [$domains, $factors] = Factors::rowsAgainstColumns(new Randomizer(new Mt19937(1)), $size, $size);
-        $looks = 0;
-        $found = $search($domains, $factors, static function () use (&$looks): bool {
-            return ++$looks > 20_000;
-        });
+        $looks = new Looks(20_000);
+        $found = $search($domains, $factors, $looks->timeIsUp(...));
 
         self::assertTrue($found?->exact);
-        self::assertLessThanOrEqual($most, $looks);
+        self::assertLessThanOrEqual($most, $looks->taken);
         self::assertSame([$found->boundHigh, $found->boundLow], Descent::weigh($factors, $found->values, $domains));
+    }
+
+    /** Variables that have a say nearly everywhere are tried value by value, as many of them as make few cases. */
+    public function test_piles_over_all_take_just_so_many_looks(): void
+    {
+        foreach ([445 => [6, 10, 6], 1697 => [5, 10, 10, 10, 10, 10]] as $expected => $shape) {
+            [$domains, $factors] = Factors::underPiles(new Randomizer(new Mt19937(1)), ...$shape);
+            $looks = new Looks(3000);
+            $found = ClusterSearch::best($domains, $factors, [PHP_INT_MAX, PHP_INT_MAX], $looks->timeIsUp(...));
+            self::assertTrue($found?->exact);
+            self::assertSame($expected, $looks->taken, 'fewer are better: then write them down');
+        }
     }
 
     public function test_what_is_shared_asks_once_for_a_better_start_when_it_is_long_and_gains_with_every_look(): void
@@ -92,17 +102,12 @@ final class PatienceTest extends TestCase
     public function test_a_block_is_planned_in_no_more_looks_and_no_worse_in_a_hurry(int $seed, int $units, int $most, array $costs): void
     {
         $construction = Blocks::construction(Blocks::generated($seed, $units, $units));
-        $looks = 0;
-        $plan = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest), static function () use (&$looks): bool {
-            return ++$looks > 400;
-        });
+        $looks = new Looks(400);
+        $plan = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest), $looks->timeIsUp(...));
         self::assertTrue($plan->proved);
-        self::assertLessThanOrEqual($most, $looks);
+        self::assertLessThanOrEqual($most, $looks->taken);
         foreach ($costs as $after => $cost) {
-            $looks = 0;
-            $hurried = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest), static function () use (&$looks, $after): bool {
-                return ++$looks > $after;
-            });
+            $hurried = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest), (new Looks($after))->timeIsUp(...));
             self::assertLessThanOrEqual($cost, array_values($hurried->cost->figures(PressStyle::Nest)));
         }
     }
@@ -126,16 +131,13 @@ final class PatienceTest extends TestCase
         };
         $construction = Blocks::construction(Blocks::generated(20, 5, 5));
         $question = new PressQuestion(PressStyle::Nest);
-        $looks = 0;
-        $counted = static function () use (&$looks): bool {
-            return ++$looks > 400;
-        };
-        $first = (new PressingPlanner($construction, $memory))->best($question, $counted);
-        self::assertGreaterThan(0, $looks);
+        $looks = new Looks(400);
+        $first = (new PressingPlanner($construction, $memory))->best($question, $looks->timeIsUp(...));
+        self::assertGreaterThan(0, $looks->taken);
         self::assertCount(1, $memory->kept);
-        $looks = 0;
-        $again = (new PressingPlanner($construction, $memory))->best($question, $counted);
-        self::assertSame(0, $looks);
+        $looks = new Looks(400);
+        $again = (new PressingPlanner($construction, $memory))->best($question, $looks->timeIsUp(...));
+        self::assertSame(0, $looks->taken);
         self::assertEquals([$first->pressing, $first->cost, true], [$again->pressing, $again->cost, $again->proved]);
         // What was kept of another block is not taken for this one.
         $other = Blocks::construction(Blocks::generated(4, 3, 3));
@@ -158,16 +160,11 @@ final class PatienceTest extends TestCase
     public function test_a_top_is_planned_in_no_more_looks_and_no_worse_in_a_hurry(array $file, int $most, array $cost): void
     {
         $question = new PressQuestion(PressStyle::Nest);
-        $looks = 0;
-        $plan = (new TopPlanner(Tops::sewn($file)))->best($question, static function () use (&$looks): bool {
-            return ++$looks > 400;
-        })->plan;
+        $looks = new Looks(400);
+        $plan = (new TopPlanner(Tops::sewn($file)))->best($question, $looks->timeIsUp(...))->plan;
         self::assertTrue($plan->proved);
-        self::assertLessThanOrEqual($most, $looks);
-        $looks = 0;
-        $hurried = (new TopPlanner(Tops::sewn($file)))->best($question, static function () use (&$looks): bool {
-            return ++$looks > 30;
-        })->plan;
+        self::assertLessThanOrEqual($most, $looks->taken);
+        $hurried = (new TopPlanner(Tops::sewn($file)))->best($question, (new Looks(30))->timeIsUp(...))->plan;
         self::assertLessThanOrEqual($cost, array_values($hurried->cost->figures(PressStyle::Nest)));
     }
 }

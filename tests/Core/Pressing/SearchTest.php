@@ -51,8 +51,10 @@ final class SearchTest extends TestCase
             'clusters' => ClusterSearch::best($domains, $factors, [PHP_INT_MAX, PHP_INT_MAX], $never),
             'all together' => Search::best($domains, $factors, $never, null),
             'after contraction' => Search::best($domains, $factors, $never, Weight::SECOND),
-            'some shared' => Search::sharing($domains, $factors, self::everyOther($domains), $never, Weight::SECOND),
+            'some shared' => Search::sharing($domains, $factors, self::everyOther($domains), $never, Weight::SECOND, static fn (): null => null),
             'shared decided best first' => self::sharing($domains, $factors, $never, [1 << 16]),
+            'shared in tables that grow' => self::sharing($domains, $factors, $never, [2, 1 << 16]),
+            'none shared in one table' => SharedSearch::best($domains, $factors, [], self::zeros($domains), static fn (): null => null, $never, [1 << 16]),
             'none shared' => SharedSearch::best($domains, $factors, [], self::zeros($domains), static fn (): null => null, $never),
         ];
         foreach ($found as $name => $optimum) {
@@ -89,7 +91,7 @@ final class SearchTest extends TestCase
         $nought = [0, 0, 0, 0];
         $domains = [2, 2, 2];
         $factors = [new Factor([0, 1], $alike, $nought), new Factor([1, 2], $alike, $nought), new Factor([0, 2], [Weight::FORBIDDEN, 0, 0, Weight::FORBIDDEN], $nought)];
-        foreach (['elimination' => (new Elimination($domains, $factors))->solve(1 << 8, $never), 'cover' => CoverSearch::best($domains, $factors, $never, 60), 'clusters' => ClusterSearch::best($domains, $factors, [PHP_INT_MAX, PHP_INT_MAX], $never), 'all together' => Search::best($domains, $factors, $never, null), 'some shared' => Search::sharing($domains, $factors, [0 => true], $never, Weight::SECOND)] as $name => $found) {
+        foreach (['elimination' => (new Elimination($domains, $factors))->solve(1 << 8, $never), 'cover' => CoverSearch::best($domains, $factors, $never, 60), 'clusters' => ClusterSearch::best($domains, $factors, [PHP_INT_MAX, PHP_INT_MAX], $never), 'all together' => Search::best($domains, $factors, $never, null), 'some shared' => Search::sharing($domains, $factors, [0 => true], $never, Weight::SECOND, static fn (): null => null)] as $name => $found) {
             self::assertTrue($found?->exact, $name);
             self::assertGreaterThanOrEqual(Weight::FORBIDDEN, $found->boundHigh, $name);
         }
@@ -135,6 +137,90 @@ final class SearchTest extends TestCase
         }
     }
 
+    public function test_wherever_a_search_is_stopped_its_bound_is_true_and_its_plan_is_real(): void
+    {
+        for ($seed = 1; $seed <= 3; ++$seed) {
+            [$domains, $factors] = $seed < 3 ? Factors::rowsAgainstColumns(new Randomizer(new Mt19937($seed)), 4 + $seed, 6) : Factors::problem(new Randomizer(new Mt19937($seed)), array_fill(0, 9, 3), 30);
+            $exact = (new Elimination($domains, $factors))->solve(1 << 16, static fn (): bool => false);
+            $least = Descent::weigh($factors, $exact->values ?? [], $domains);
+            $start = Descent::from($domains, $factors, self::zeros($domains), static fn (): bool => false);
+            $eachByItself = array_sum(array_map(static fn (Factor $factor): int => min($factor->high), $factors));
+            $searches = [
+                'all together' => static fn (\Closure $timeIsUp): Optimum => Search::best($domains, $factors, $timeIsUp, null),
+                'some shared' => static fn (\Closure $timeIsUp): Optimum => Search::sharing($domains, $factors, self::everyOther($domains), $timeIsUp, null, static fn (): array => $start),
+                'shared decided best first' => static fn (\Closure $timeIsUp): Optimum => self::sharing($domains, $factors, $timeIsUp, [2, 4, 1 << 10]),
+                'clusters' => static fn (\Closure $timeIsUp): ?Optimum => ClusterSearch::best($domains, $factors, Descent::weigh($factors, $start, $domains), $timeIsUp),
+                'cover' => static fn (\Closure $timeIsUp): ?Optimum => CoverSearch::best($domains, $factors, $timeIsUp, 60),
+            ];
+            foreach ($searches as $name => $search) {
+                $all = new Looks();
+                $search($all->timeIsUp(...));
+                // At the first looks and at the last before it is done.
+                foreach (array_unique([...range(0, 12), ...range(max(0, $all->taken - 16), $all->taken)]) as $most) {
+                    $found = $search((new Looks($most))->timeIsUp(...)) ?? self::fail($name);
+                    $bound = [$found->boundHigh, $found->boundLow];
+                    self::assertLessThanOrEqual($least, $bound, "$name, seed $seed, stopped after $most looks");
+                    self::assertGreaterThanOrEqual($eachByItself, $bound[0], "$name, seed $seed, stopped after $most looks");
+                    $weight = Descent::weigh($factors, $found->values === [] ? $start : $found->values, $domains);
+                    self::assertGreaterThanOrEqual($least, $weight, $name);
+                    self::assertTrue(! $found->exact || $weight === $least, $name);
+                }
+            }
+        }
+    }
+
+    /** A long strip: more variables than clusters are made of, in tables of a middle size. */
+    public function test_what_is_long_and_narrow_is_eliminated_piece_by_piece(): void
+    {
+        $random = new Randomizer(new Mt19937(6));
+        [$width, $count] = [9, 170];
+        $domains = array_fill(0, $count, 2);
+        $factors = [];
+        for ($variable = 0; $variable < $count; ++$variable) {
+            foreach ([...($variable % $width < $width - 1 ? [1] : []), $width] as $further) {
+                $factors[] = $variable + $further < $count ? Factors::factor($random, [$variable, $variable + $further], $domains, 40, 90) : null;
+            }
+        }
+        $factors = array_values(array_filter($factors));
+        $looks = new Looks();
+        $exact = Search::best($domains, $factors, $looks->timeIsUp(...), null);
+        self::assertTrue($exact->exact);
+        self::assertSame([$exact->boundHigh, $exact->boundLow], Descent::weigh($factors, $exact->values, $domains));
+        self::assertLessThan($count + 10, $looks->taken, 'the first tables that are large enough are enough');
+        $told = [];
+        foreach ([3, $count - 5] as $most) {
+            $found = Search::best($domains, $factors, (new Looks($most))->timeIsUp(...), null, null, static function (Optimum $better) use (&$told): void {
+                $told[] = $better;
+            });
+            self::assertFalse($found->exact);
+            self::assertLessThan([$exact->boundHigh, 0], [$found->boundHigh, $found->boundLow]);
+            self::assertGreaterThan(0.8 * $exact->boundHigh, $found->boundHigh);
+        }
+        self::assertCount(2, $told, 'the quick round alone: where another ends without a result nothing is told');
+    }
+
+    /** Weights so large that they cannot be scaled up as others are. */
+    public function test_nothing_runs_over_where_weights_are_large(): void
+    {
+        foreach ([40, 44, 46, 48, 50, 52] as $bits) {
+            [$domains, $factors] = Factors::rowsAgainstColumns(new Randomizer(new Mt19937($bits)), 4, 4, 1 << $bits, 3 << $bits);
+            $least = self::leastByTrying($domains, $factors);
+            $found = ClusterSearch::best($domains, $factors, [PHP_INT_MAX, PHP_INT_MAX], static fn (): bool => false) ?? self::fail('It is small.');
+            self::assertSame([true, $least], [$found->exact, Descent::weigh($factors, $found->values, $domains)]);
+            [$shifted, $scale] = Messages::passed($domains, Factor::together($factors), static fn (): bool => false);
+            self::assertSame([$least[0] * $scale, $least[1]], Descent::weigh($shifted, $found->values, $domains));
+            self::assertLessThan(Weight::FORBIDDEN, $scale * array_sum(array_map(static fn (Factor $factor): int => max($factor->high), $factors)), 'all of them together stay below what must not be');
+        }
+    }
+
+    public function test_a_cover_of_just_the_largest_size_is_searched(): void
+    {
+        [$domains, $factors] = Factors::rowsAgainstColumns(new Randomizer(new Mt19937(4)), 5, 6);
+        $never = static fn (): bool => false;
+        self::assertTrue(CoverSearch::best($domains, $factors, $never, 6)?->exact);
+        self::assertNull(CoverSearch::best($domains, $factors, $never, 5));
+    }
+
     /**
      * @param list<int>    $domains
      * @param list<Factor> $factors
@@ -143,14 +229,10 @@ final class SearchTest extends TestCase
     public function test_what_is_shared_is_decided_with_a_true_bound_in_any_tables_and_time(array $domains, array $factors): void
     {
         $least = self::leastByTrying($domains, $factors);
-        $looks = 0;
         $start = Descent::from($domains, $factors, self::zeros($domains), static fn (): bool => true);
         foreach ([[2], [2, 4]] as $tables) {
             foreach ([0, 3, 20, PHP_INT_MAX] as $most) {
-                $looks = 0;
-                $found = self::sharing($domains, $factors, static function () use (&$looks, $most): bool {
-                    return ++$looks > $most;
-                }, $tables);
+                $found = self::sharing($domains, $factors, (new Looks($most))->timeIsUp(...), $tables);
                 $weight = Descent::weigh($factors, $found->values, $domains);
                 self::assertLessThanOrEqual($least, [$found->boundHigh, $found->boundLow]);
                 self::assertLessThanOrEqual(Descent::weigh($factors, $start, $domains), $weight, 'what it began with is not lost');
@@ -280,25 +362,40 @@ final class SearchTest extends TestCase
         self::assertGreaterThan(1.05 * $bound($torn), $bound($shifted) / $scale);
     }
 
+    /** Without a look at the tree the bound is what the messages brought; and as all weights are whole, so is it. */
+    public function test_clusters_tell_the_bound_of_their_messages(): void
+    {
+        $never = static fn (): bool => false;
+        $random = new Randomizer(new Mt19937(3));
+        [$domains, $torn] = [array_fill(0, 44, 2), [new Factor([0], [7, 11], [2, 1])]];
+        for ($row = 0; $row < 22; ++$row) {
+            for ($column = 22; $column < 44; ++$column) {
+                $torn[] = Factors::factor($random, [$row, $column], $domains, 40, 90);
+            }
+        }
+        $clusters = Clusters::of($domains, $torn) ?? self::fail('It is small.');
+        [$shifted, $scale] = Messages::passed($clusters->domains, $clusters->factors, $never);
+        $whole = (int) ceil(array_sum(array_map(static fn (Factor $factor): int => min($factor->high), $shifted)) / $scale);
+        $found = ClusterSearch::best($domains, $torn, [PHP_INT_MAX, PHP_INT_MAX], $never, 0);
+        self::assertFalse($found?->exact);
+        self::assertContains($found->boundHigh, [$whole, $whole + 1]);
+        self::assertLessThanOrEqual(Descent::weigh($torn, $found->values, $domains), [$found->boundHigh, $found->boundLow]);
+    }
+
     public function test_a_search_stops_when_its_time_is_up_and_says_that_nothing_is_proved(): void
     {
         // So many that trying them all would take years.
         [$domains, $factors] = Factors::rowsAgainstColumns(new Randomizer(new Mt19937(4)), 30, 30);
-        $looks = 0;
-        $soon = static function () use (&$looks): bool {
-            return ++$looks > 60;
-        };
-        $cover = CoverSearch::best($domains, $factors, $soon, 60) ?? self::fail('It has a cover.');
+        $cover = CoverSearch::best($domains, $factors, (new Looks(60))->timeIsUp(...), 60) ?? self::fail('It has a cover.');
         self::assertFalse($cover->exact);
         self::assertLessThan(Descent::weigh($factors, $cover->values, $domains), [$cover->boundHigh, $cover->boundLow]);
-        $looks = 0;
-        $all = Search::best($domains, $factors, $soon, null);
+        $all = Search::best($domains, $factors, (new Looks(60))->timeIsUp(...), null);
         self::assertFalse($all->exact);
         self::assertLessThan(Descent::weigh($factors, $all->values, $domains), [$all->boundHigh, $all->boundLow]);
         // Asked again in a hurry it gives back what was found before, and the bound of it.
         $again = Search::best($domains, $factors, static fn (): bool => true, null, $all);
         self::assertSame([Descent::weigh($factors, $all->values, $domains), [$all->boundHigh, $all->boundLow], false], [Descent::weigh($factors, $again->values, $domains), [$again->boundHigh, $again->boundLow], $again->exact]);
-        self::assertNull(CoverSearch::best($domains, $factors, $soon, 5), 'a cover that is too large is not begun');
+        self::assertNull(CoverSearch::best($domains, $factors, (new Looks(60))->timeIsUp(...), 5), 'a cover that is too large is not begun');
     }
 
     /**

@@ -86,7 +86,7 @@ final class TopPlannerTest extends TestCase
         $top = Tops::sewn($file);
         $question = new PressQuestion($style);
         $model = new TopModel($top, Junction::allOn($top->construction->face), new JunctionTables($top->construction, $question->allowsFurls(), $top->others), $question, $top->top->top->turns);
-        $optimum = $model->solve(static fn (): bool => false);
+        $optimum = $model->solve(static fn (): bool => false, static fn (): null => null);
         self::assertTrue($optimum->exact);
         $weighed = $model->weight->toCost($optimum->boundHigh, $optimum->boundLow)->figures($style);
         $plan = (new TopPlanner($top))->best($question)->plan;
@@ -167,10 +167,7 @@ final class TopPlannerTest extends TestCase
     public function test_where_there_are_too_many_faces_the_distance_is_told(): void
     {
         $file = Tops::file(['turns' => 'any', 'rows' => 1, 'columns' => 5], ['pA', 'hAB', '/', 'hBC', 'pC']);
-        $looks = 0;
-        $plan = (new TopPlanner(Tops::sewn($file)))->best(new PressQuestion(PressStyle::Nest), static function () use (&$looks): bool {
-            return ++$looks > 60;
-        })->plan;
+        $plan = (new TopPlanner(Tops::sewn($file)))->best(new PressQuestion(PressStyle::Nest), (new Looks(60))->timeIsUp(...))->plan;
 
         self::assertFalse($plan->proved);
         self::assertSame(0, $plan->bound?->peakSquared);

@@ -93,7 +93,7 @@ final class TopStartsTest extends TestCase
         $starts = new TopStarts($model);
         $weigh = static fn (array $values): array => Descent::weigh($model->factors(), $values, $model->domains());
         $best = $starts->inPattern(static fn (): bool => false);
-        $optimum = $model->solve(static fn (): bool => false);
+        $optimum = $model->solve(static fn (): bool => false, static fn (): null => null);
         self::assertTrue($optimum->exact);
         self::assertGreaterThanOrEqual([$optimum->boundHigh, $optimum->boundLow], $weigh($best));
         foreach ($best as $variable => $value) {
