@@ -103,6 +103,12 @@ final readonly class Join implements Assembly
         return count($this->matchPoints()) + 1;
     }
 
+    /** The same for joins that are pressed together: by themselves those that are free, with their likes those of a class of units. */
+    public function pile(): string
+    {
+        return $this->tie === null ? 'join '.$this->id : 'class '.$this->tie->unitClass.' '.$this->tie->join;
+    }
+
     /** A corner of the left part that is not on the seam. */
     public function cornerOfLeft(): Point
     {

@@ -308,7 +308,7 @@ final readonly class WorkProgress
         $locks = [];
         foreach ($construction->joins as $join) {
             $directions = $lies[$join->id] ?? null;
-            $pile = $join->tie === null ? 'join '.$join->id : 'class '.$join->tie->unitClass.' '.$join->tie->join;
+            $pile = $join->pile();
             $isWhole = $directions !== null && count(array_unique($directions, SORT_REGULAR)) === 1;
             if ($isWhole && ! isset($locks[$pile]) && ! in_array($join->tie?->unitClass, $twoPiles, true)) {
                 $locks[$pile] = new Lock($join->id, $directions[0]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Pressing;
 
 use KeenSeam\Core\Assembly\Construction;
+use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\JoinNotKnown;
 
 /** The seams a quilter decided herself; one word for each pile that is pressed alike. */
@@ -29,7 +30,7 @@ final readonly class Locks
 
         return new self($this->construction, array_values(array_filter(
             $this->all,
-            fn (Lock $lock): bool => ! $this->isPressedWith($lock->join, $join),
+            fn (Lock $lock): bool => $this->pileOf($lock->join) !== $this->pileOf($join),
         )));
     }
 
@@ -47,25 +48,16 @@ final readonly class Locks
     /** @return list<int> all joins that a lock decides over, be it on another unit of their class */
     public function held(): array
     {
-        $alone = $piles = [];
-        foreach ($this->all as $lock) {
-            $tie = $this->construction->joins[$lock->join]->tie ?? null;
-            $tie === null ? $alone[$lock->join] = true : $piles[$tie->unitClass.' '.$tie->join] = true;
-        }
-        $held = [];
-        foreach ($this->all === [] ? [] : $this->construction->joins as $join) {
-            if (isset($alone[$join->id]) || ($join->tie !== null && isset($piles[$join->tie->unitClass.' '.$join->tie->join]))) {
-                $held[] = $join->id;
-            }
-        }
+        $piles = array_flip(array_map(fn (Lock $lock): string => $this->pileOf($lock->join), $this->all));
 
-        return $held;
+        return array_values(array_map(
+            static fn (Join $join): int => $join->id,
+            array_filter($this->construction->joins, static fn (Join $join): bool => isset($piles[$join->pile()])),
+        ));
     }
 
-    private function isPressedWith(int $a, int $b): bool
+    private function pileOf(int $join): string
     {
-        [$tieA, $tieB] = [$this->construction->joins[$a]->tie ?? null, $this->construction->joins[$b]->tie ?? null];
-
-        return $a === $b || ($tieA !== null && $tieB !== null && $tieA->unitClass === $tieB->unitClass && $tieA->join === $tieB->join);
+        return ($this->construction->joins[$join] ?? null)?->pile() ?? 'join '.$join;
     }
 }

@@ -74,7 +74,7 @@ final readonly class LumpCure
     {
         $locks = [];
         foreach ($joins as $join) {
-            $locks[$join->tie === null ? 'join '.$join->id : $join->tie->unitClass.' '.$join->tie->join] ??= new Lock($join->id, PressDirection::Open);
+            $locks[$join->pile()] ??= new Lock($join->id, PressDirection::Open);
         }
 
         return array_values($locks);

@@ -10,6 +10,7 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\FaceSide;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Block\Fabric;
+use KeenSeam\Core\Block\Patch;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Pressing\Internal\Bands;
@@ -153,11 +154,7 @@ final class Rules
     {
         $across = $join->seam->direction()->cross($along) * $join->leftSide;
 
-        return match (true) {
-            $across * $sign === 0 => null,
-            ($across > 0) === ($sign > 0) => PressDirection::Left,
-            default => PressDirection::Right,
-        };
+        return self::side(-($across <=> 0) * ($sign <=> 0));
     }
 
     private function ofLast(Rule $rule, Join $join): ?PressDirection
@@ -170,11 +167,7 @@ final class Rules
         $middle = new Point(...$this->construction->face->outline()->size());
         $side = $join->seam->direction()->cross($middle->minus($join->seam->from)->minus($join->seam->from)) * $join->leftSide;
 
-        return match (true) {
-            $side === 0 => null,
-            ($side > 0) === ($word === RuleWord::In) => PressDirection::Left,
-            default => PressDirection::Right,
-        };
+        return self::side($word === RuleWord::In ? -$side : $side);
     }
 
     /**
@@ -232,22 +225,20 @@ final class Rules
     /** @param int $sign above zero for the right part */
     private static function side(int $sign): ?PressDirection
     {
-        return $sign === 0 ? null : ($sign > 0 ? PressDirection::Right : PressDirection::Left);
+        return match ($sign <=> 0) {
+            1 => PressDirection::Right,
+            -1 => PressDirection::Left,
+            default => null,
+        };
     }
 
     private function byFabric(Rule $rule, Join $join): ?PressDirection
     {
         $key = $this->keyOf($rule);
-        $shows = static fn (bool $ofLeft): bool => array_filter(
-            SeamCosts::patchesAlong($join->seam, $ofLeft ? $join->left : $join->right),
-            static fn ($patch): bool => $patch->fabric->key === $key,
-        ) !== [];
-        [$onLeft, $onRight] = [$shows(true), $shows(false)];
-        if ($onLeft === $onRight) {
-            return null;
-        }
+        $shows = static fn (Assembly $part): bool => array_filter(SeamCosts::patchesAlong($join->seam, $part), static fn (Patch $patch): bool => $patch->fabric->key === $key) !== [];
+        $toward = $shows($join->right) <=> $shows($join->left);
 
-        return $onLeft !== $rule->away ? PressDirection::Left : PressDirection::Right;
+        return self::side($rule->away ? -$toward : $toward);
     }
 
     /** @throws RuleNotPossible */

@@ -32,12 +32,8 @@ final readonly class TopHolds
     /** @param list<Lock> $locks a block in which a seam is held stays as it is placed */
     public function hold(TopCopy $copy, array $locks): bool
     {
-        foreach ($locks as $lock) {
-            if (in_array($lock->join, $copy->joins, true)) {
-                return true;
-            }
-        }
+        $locked = array_map(static fn (Lock $lock): int => $lock->join, $locks);
 
-        return in_array($copy->place->place?->key(), $this->places, true);
+        return array_intersect($locked, $copy->joins) !== [] || array_intersect([$copy->place->place?->key()], $this->places) !== [];
     }
 }

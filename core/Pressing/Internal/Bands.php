@@ -18,6 +18,8 @@ use KeenSeam\Core\Geometry\Point;
  */
 final readonly class Bands
 {
+    public bool $areRows;
+
     /**
      * @param list<Assembly> $bands none where the order makes neither rows nor columns of this block
      * @param Point          $along the direction in which they run
@@ -25,30 +27,30 @@ final readonly class Bands
      */
     private function __construct(
         public array $bands,
-        public bool $areRows,
         public Point $along,
         public array $last,
-    ) {}
+    ) {
+        $this->areRows = $along->x !== 0;
+    }
 
     public static function of(Construction $construction): self
     {
         $strand = self::outermost($construction);
         $root = $construction->root;
-        $level = $construction->order !== Order::Columns;
+        $inOrder = $construction->order === Order::Columns ? new Point(0, 1) : new Point(1, 0);
         if ($strand === null) {
-            return new self([], true, new Point(1, 0), $root instanceof Join ? [$root] : []);
+            return new self([], $inOrder, $root instanceof Join ? [$root] : []);
         }
         $last = array_map(static fn (int $id): Join => $construction->joins[$id], $strand->joins);
         $along = $last[0]->seam->direction();
         foreach ($last as $join) {
             if ($join->seam->direction()->cross($along) !== 0) {
-                return new self([], true, new Point(1, 0), $last); // strips round a centre
+                return new self([], $inOrder, $last); // strips round a centre
             }
         }
-        $areRows = $along->x !== 0;
         // A block of one row, sewn by rows, is one band.
-        if (($construction->order === Order::Rows && ! $areRows) || ($construction->order === Order::Columns && $areRows)) {
-            return new self([$root], $level, $level ? new Point(1, 0) : new Point(0, 1), $last);
+        if ($construction->order === ($along->x === 0 ? Order::Rows : Order::Columns)) {
+            return new self([$root], $inOrder, $last);
         }
 
         $bands = [];
@@ -56,7 +58,7 @@ final readonly class Bands
             self::enter($part, $along, $bands, $last);
         }
 
-        return new self($bands, $areRows, $along, $last);
+        return new self($bands, $along, $last);
     }
 
     /**

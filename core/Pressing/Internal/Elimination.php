@@ -17,7 +17,7 @@ namespace KeenSeam\Core\Pressing\Internal;
  */
 final class Elimination
 {
-    /** @var array<int, array<int, true>> neighbours of each variable still there */
+    /** @var array<int, array<int, mixed>> neighbours of each variable still there, by variable */
     private array $neighbours = [];
 
     /** @var array<int, array<int, Factor>> factors that have the variable in their scope */
@@ -151,8 +151,7 @@ final class Elimination
         $groups = [];
         $scopes = [];
         foreach ($factors as $factor) {
-            $scope = array_fill_keys($factor->scope, true);
-            unset($scope[$variable]);
+            $scope = array_diff_key(array_flip($factor->scope), [$variable => null]);
             $chosen = count($groups);
             foreach ($scopes as $i => $taken) {
                 if ($this->tableSize(array_keys($taken + $scope)) <= $largestTable) {
@@ -170,7 +169,7 @@ final class Elimination
     /**
      * The variable whose elimination makes the smallest table; the first such one.
      *
-     * @param array<int, array<int, true>> $among
+     * @param array<int, array<int, mixed>> $among
      */
     private function cheapest(array $among): int
     {
@@ -204,8 +203,7 @@ final class Elimination
      */
     private function minimised(int $variable, array $used): Factor
     {
-        $scope = array_keys(array_fill_keys(array_merge(...array_map(static fn (Factor $factor): array => $factor->scope, $used)), true));
-        $scope = array_values(array_diff($scope, [$variable]));
+        $scope = array_values(array_diff(array_unique(array_merge(...array_map(static fn (Factor $factor): array => $factor->scope, $used))), [$variable]));
         sort($scope);
         $kind = $this->kindOf($variable, $scope, $used);
         if (isset($this->made[$kind])) {
@@ -308,14 +306,11 @@ final class Elimination
             return;
         }
         $id = $this->nextFactor++;
+        $scope = array_flip($factor->scope);
         foreach ($factor->scope as $variable) {
             $this->factorsOf[$variable][$id] = $factor;
             unset($this->sizes[$variable]);
-            foreach ($factor->scope as $other) {
-                if ($other !== $variable) {
-                    $this->neighbours[$variable][$other] = true;
-                }
-            }
+            $this->neighbours[$variable] += array_diff_key($scope, [$variable => null]);
         }
     }
 

@@ -43,18 +43,15 @@ final readonly class Factor
     /**
      * @param list<self> $factors
      *
-     * @return array<int, array<int, true>> by variable, those it shares a factor with
+     * @return array<int, array<int, mixed>> by variable, those it shares a factor with
      */
     public static function neighbours(int $variables, array $factors): array
     {
         $neighbours = array_fill(0, $variables, []);
         foreach ($factors as $factor) {
-            foreach ($factor->scope as $a) {
-                foreach ($factor->scope as $b) {
-                    if ($a !== $b) {
-                        $neighbours[$a][$b] = true;
-                    }
-                }
+            $scope = array_flip($factor->scope);
+            foreach ($factor->scope as $variable) {
+                $neighbours[$variable] += array_diff_key($scope, [$variable => null]);
             }
         }
 
@@ -162,7 +159,7 @@ final readonly class Factor
 
         return array_map(static function (array $alike) use (&$sums): self {
             $kinds = array_map(static fn (self $factor): string => $factor->kind, $alike);
-            $kind = in_array('', $kinds, true) ? '' : implode('+', $kinds);
+            $kind = array_filter($kinds, static fn (string $kind): bool => $kind === '') === [] ? implode('+', $kinds) : '';
             [$highs, $lows] = $sums[$kind] ?? self::sum($alike);
             if ($kind !== '') {
                 $sums[$kind] = [$highs, $lows];

@@ -45,13 +45,13 @@ final class NearJoin implements NearCloth
         foreach ($here as $i => $part) {
             $movable = ($touchedParts[1 - $part][$direct[1 - $part][$i]] ?? false) || ($touchedParts[$part][$mirrored[$i]] ?? false);
             if ($movable) {
-                $matters[$segmentAt[$i]] = true;
+                $matters[] = $segmentAt[$i];
             }
             $touched[] = $movable || ($touchedParts[$part][$direct[$part][$i]] ?? false);
         }
-        ksort($matters);
+        sort($matters);
         $this->touched = $touched;
-        $this->segments = array_keys($matters);
+        $this->segments = array_values(array_unique($matters));
         $this->slotsOfLeft = count($parts[0]?->slots() ?? []);
         $this->slotsOfRight = count($parts[1]?->slots() ?? []);
     }

@@ -25,7 +25,7 @@ final readonly class NearPatch implements NearCloth
     {
         $covered = array_map(static fn (array $point): bool => $outline->covers($point[0], $point[1]), $points);
 
-        return in_array(true, $covered, true) ? new self($patch, $covered) : null;
+        return array_filter($covered) === [] ? null : new self($patch, $covered);
     }
 
     public function touched(): array

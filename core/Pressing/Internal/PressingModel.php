@@ -27,23 +27,10 @@ final class PressingModel
 
     public readonly Weight $weight;
 
-    /** @var list<Factor> */
-    private array $factors = [];
+    private readonly PricedFactors $priced;
 
-    /** @var array<string, array{list<int>, list<int>, Cost}> high and low weights and the dearest cost, by what they are the weights of */
-    private array $known = [];
-
-    /** @var array<string, int> short names of the kinds of factors */
-    private array $kindNumbers = [];
-
-    /** @var list<string> of each variable, equal where the values are */
-    private array $kinds = [];
-
-    /** All factors at their dearest. */
-    private Cost $dearest;
-
-    /** Pricing a known plan needs the variables only; the costs are worked out when somebody searches. */
-    private bool $isWeighed = false;
+    /** @var list<Factor>|null pricing a known plan needs the variables only; the costs are worked out when somebody searches */
+    private ?array $factors = null;
 
     /**
      * @param list<Junction> $junctions
@@ -57,8 +44,8 @@ final class PressingModel
         private readonly JunctionTables $tables,
     ) {
         $this->variables = new SeamVariables($construction, $question);
-        $this->dearest = new Cost();
         $this->weight = Weight::of($construction, $question->style);
+        $this->priced = new PricedFactors($this->weight, $this->variables->values);
     }
 
     /**
@@ -84,13 +71,11 @@ final class PressingModel
      */
     public function factors(): array
     {
-        if (! $this->isWeighed) {
-            $this->kinds = array_map(static fn (array $values): string => implode(',', array_map(static fn (PressDirection|MemberChoice $value): string => $value instanceof PressDirection ? $value->value : 'choice', $values)), $this->variables->values);
+        if ($this->factors === null) {
             $this->weighSeams();
             $this->weighJunctions();
             $this->weighLocks();
-            $this->weight->mustHold($this->dearest);
-            $this->isWeighed = true;
+            $this->factors = $this->priced->all();
         }
 
         return $this->factors;
@@ -170,79 +155,15 @@ final class PressingModel
      */
     private function addFactor(array $slots, \Closure $price, string $kind = ''): void
     {
+        $values = $this->variables->values;
         $sources = array_map(fn (array $slot): SlotSource => $this->variables->source($slot[0], $slot[1]), $slots);
         $scope = array_values(array_unique(array_merge(...array_map(static fn (SlotSource $source): array => $source->variables(), $sources))));
         sort($scope);
-        $name = $kind === '' ? '' : $kind.$this->nameOf($sources, $scope);
-        [$highs, $lows, $dearest] = $this->known[$name] ?? $this->priced($sources, $scope, $price);
-        if ($kind !== '') {
-            $this->known[$name] = [$highs, $lows, $dearest];
-        }
-        $this->dearest = $this->dearest->plus($dearest);
-        $this->factors[] = new Factor($scope, $highs, $lows, $kind === '' ? '' : (string) ($this->kindNumbers[$name] ??= count($this->kindNumbers) + 1));
-    }
-
-    /**
-     * The same for slots that read their directions in the same way from variables with the same values.
-     *
-     * @param list<SlotSource> $sources
-     * @param list<int>        $scope
-     */
-    private function nameOf(array $sources, array $scope): string
-    {
         $places = array_flip($scope);
-        $name = '';
-        foreach ($sources as $source) {
-            $name .= ' '.$source->nameBy($places);
-        }
-        foreach ($scope as $variable) {
-            $name .= '|'.$this->kinds[$variable];
-        }
-
-        return $name;
-    }
-
-    /**
-     * @param list<SlotSource>                            $sources
-     * @param list<int>                                   $scope
-     * @param \Closure(list<PressDirection>): (Cost|null) $price
-     *
-     * @return array{list<int>, list<int>, Cost}
-     */
-    private function priced(array $sources, array $scope, \Closure $price): array
-    {
-        $values = $this->variables->values;
-        $highs = $lows = [];
-        $dearest = new Cost();
-        foreach ($this->combinations($scope) as $chosen) {
-            $cost = $price(array_map(static fn (SlotSource $source): PressDirection => $source->direction($values, $chosen), $sources));
-            $highs[] = $cost === null ? Weight::FORBIDDEN : $this->weight->high($cost);
-            $lows[] = $cost === null ? 0 : $this->weight->low($cost);
-            $dearest = $cost === null ? $dearest : $dearest->most($cost);
-        }
-
-        return [$highs, $lows, $dearest];
-    }
-
-    /**
-     * @param list<int> $scope
-     *
-     * @return iterable<array<int, int>> every choice of values, by variable; the first counts slowest
-     */
-    private function combinations(array $scope): iterable
-    {
-        $chosen = array_fill_keys($scope, 0);
-        while (true) {
-            yield $chosen;
-            for ($i = count($scope) - 1; $i >= 0; --$i) {
-                if (++$chosen[$scope[$i]] < count($this->variables->values[$scope[$i]])) {
-                    break;
-                }
-                $chosen[$scope[$i]] = 0;
-            }
-            if ($i < 0) {
-                return;
-            }
-        }
+        $this->priced->add(
+            $scope,
+            static fn (array $chosen): ?Cost => $price(array_map(static fn (SlotSource $source): PressDirection => $source->direction($values, $chosen), $sources)),
+            $kind === '' ? '' : $kind.implode('', array_map(static fn (SlotSource $source): string => ' '.$source->nameBy($places), $sources)),
+        );
     }
 }

@@ -21,13 +21,12 @@ use KeenSeam\Core\Pressing\TurnedUnit;
  * What is to be decided: a direction for every join that is free and for every join of a unit class, each as a whole
  * or by segments, and a choice for every unit that may be turned or laid on one of two piles.
  *
+ * @extends Variables<MemberChoice>
+ *
  * @internal
  */
-final class SeamVariables
+final class SeamVariables extends Variables
 {
-    /** @var list<list<PressDirection|MemberChoice>> values of each variable */
-    public array $values = [];
-
     /** @var array<int, non-empty-list<SlotSource>> by join id, one a segment; one for the whole where joins are pressed as wholes */
     private array $sources = [];
 
@@ -40,13 +39,10 @@ final class SeamVariables
     /** @var array<int, array<int, array{join: int, swapped: bool, reversed: bool}>> joins pressed like another of the same unit, by class and number */
     private readonly array $alike;
 
-    /** @var array<int, array{Lock, PressDirection}> the lock that holds a variable, and where, by variable */
-    private array $lockedVariables = [];
-
-    /** @var array<int, true> joins that are decided stretch by stretch, by id; all are where the style allows furls */
+    /** @var array<int, int> joins that are decided stretch by stretch, by id; all are where the style allows furls */
     private array $stretched = [];
 
-    /** @var array<int, true> unit classes of which some joins are */
+    /** @var array<int, int> one of these by each unit class that has some */
     private array $stretchedClasses = [];
 
     /** @throws LockNotPossible */
@@ -57,10 +53,10 @@ final class SeamVariables
         $this->alike = $question->equalParts === EqualParts::Alike ? $construction->alikeWithinUnits() : [];
         foreach ($question->stretched as $id) {
             JoinNotKnown::unlessIn($construction, $id);
-            $this->stretched[$id] = true;
+            $this->stretched[$id] = $id;
             $tie = $construction->joins[$id]->tie;
             if ($tie !== null) {
-                $this->stretchedClasses[$tie->unitClass] = true;
+                $this->stretchedClasses[$tie->unitClass] = $id;
             }
         }
         $this->makeFree();
@@ -254,14 +250,6 @@ final class SeamVariables
         return $this->question->style->school()->directions($join);
     }
 
-    /** @param non-empty-list<PressDirection|MemberChoice> $values */
-    private function variable(array $values): int
-    {
-        $this->values[] = $values;
-
-        return count($this->values) - 1;
-    }
-
     private function lock(Lock $lock): void
     {
         $lock->joinIn($this->construction);
@@ -275,13 +263,7 @@ final class SeamVariables
                 continue;
             }
             [$variable, $swapped] = $only;
-            $wanted = $swapped ? $lock->at($segment)->swapped() : $lock->at($segment);
-            [$earlier, $said] = $this->lockedVariables[$variable] ?? [$lock, $wanted];
-            if ($said !== $wanted) {
-                throw LockNotPossible::contradicting([$earlier, $lock]);
-            }
-            $this->lockedVariables[$variable] = [$lock, $wanted];
-            $this->values[$variable] = [$wanted];
+            $this->hold($variable, $swapped ? $lock->at($segment)->swapped() : $lock->at($segment), $lock);
         }
     }
 
@@ -325,17 +307,5 @@ final class SeamVariables
         }
 
         return false;
-    }
-
-    /** A quilter may overrule the style: then the direction she asks for is there to be chosen. */
-    private function widen(int $variable, PressDirection $direction): void
-    {
-        $values = $this->values[$variable];
-        foreach ([$direction, $direction->swapped()] as $wanted) {
-            if ($values[0] instanceof PressDirection && ! isset($this->lockedVariables[$variable]) && ! in_array($wanted, $values, true)) {
-                $values[] = $wanted;
-            }
-        }
-        $this->values[$variable] = $values;
     }
 }

@@ -35,22 +35,13 @@ final class TopModel
 
     private readonly CopiesNear $near;
 
-    /** @var list<Factor> */
-    private array $factors = [];
+    private readonly PricedFactors $priced;
 
-    private Cost $dearest;
-
-    /** @var array<string, array{list<int>, list<int>, Cost}> */
-    private array $known = [];
+    /** @var list<Factor>|null */
+    private ?array $factors = null;
 
     /** @var array<int, Cost> by the layers of a crossing */
     private array $ofPeak = [];
-
-    /** @var array<string, int> short names of the kinds of factors */
-    private array $kindNumbers = [];
-
-    /** @var array<int, string> of each variable, equal where the values are */
-    private array $kinds = [];
 
     /** @var array<int, int> how many copies are made alike, by copy */
     private array $alike = [];
@@ -71,7 +62,7 @@ final class TopModel
     ) {
         $this->variables = new TopVariables($top, $question, $turns, $holds);
         $this->weight = Weight::of($top->construction, $question->style);
-        $this->dearest = new Cost();
+        $this->priced = new PricedFactors($this->weight, $this->variables->values);
         $this->near = new CopiesNear($top);
         $counts = array_count_values(array_map(static fn ($copy): string => $copy->made, $top->copies));
         $this->alike = array_map(static fn ($copy): int => $counts[$copy->made], $top->copies);
@@ -97,15 +88,14 @@ final class TopModel
     /** @return list<Factor> */
     public function factors(): array
     {
-        if ($this->factors === []) {
-            $this->kinds = array_map(static fn (array $values): string => implode(',', array_map(static fn (PressDirection|MemberChoice|TopChoice $value): string => $value instanceof PressDirection ? $value->value : 'choice', $values)), $this->variables->values);
+        if ($this->factors === null) {
             $this->weighSeams();
             $this->weighJunctions();
             foreach ($this->variables->conditional as [$segment, $lock]) {
-                $this->addFactor($this->variables->scope($lock->join, $segment), fn (array $chosen): ?Cost => $this->variables->direction($lock->join, $segment, $chosen) === $lock->at($segment) ? new Cost() : null);
+                $this->priced->add($this->variables->scope($lock->join, $segment), fn (array $chosen): ?Cost => $this->variables->direction($lock->join, $segment, $chosen) === $lock->at($segment) ? new Cost() : null);
             }
             $this->holdPiles();
-            $this->weight->mustHold($this->dearest);
+            $this->factors = $this->priced->all();
         }
 
         return $this->factors;
@@ -120,7 +110,7 @@ final class TopModel
                 foreach ($this->holds->pressed[TopHolds::pile($name, $pile)] ?? [] as $join => $directions) {
                     foreach ($directions as $segment => $wanted) {
                         $source = $this->variables->ofDesign($name)->source($join, $segment)->after($this->variables->before($name, $pile));
-                        $this->addFactor(self::ordered($source->variables()), fn (array $chosen): ?Cost => $source->direction($this->variables->seamValues(), $chosen) === $wanted ? new Cost() : null);
+                        $this->priced->add(self::ordered($source->variables()), fn (array $chosen): ?Cost => $source->direction($this->variables->seamValues(), $chosen) === $wanted ? new Cost() : null);
                     }
                 }
             }
@@ -140,7 +130,7 @@ final class TopModel
                 $price = static fn (PressDirection $direction): Cost => count($segments) > 1
                     ? SeamCosts::ofSegment($join, $segment, $direction, $lattice)
                     : SeamCosts::ofJoin($join, array_fill(0, $join->segmentCount(), $direction), $lattice);
-                $this->addFactor($this->scope([[$join->id, $segment]], $join), fn (array $chosen): Cost => $price($this->directionAsPlaced($join, $segment, $chosen))->times($times));
+                $this->priced->add($this->scope([[$join->id, $segment]], $join), fn (array $chosen): Cost => $price($this->directionAsPlaced($join, $segment, $chosen))->times($times));
             }
             foreach ($join->matchPoints() as $number => $match) {
                 $this->weighMatch($join, $match, $number, count($segments) > 1, $times);
@@ -181,7 +171,7 @@ final class TopModel
         $mayFurl = $this->question->allowsFurls();
         $scope = $this->scope($slots, $inside ? $join : null);
         $kind = $inside ? '' : $this->kindOfMatch($join, $match, $ends, $own, $scope);
-        $this->addFactor($scope, function (array $chosen) use ($join, $match, $number, $ends, $isStretched, $inside, $mayFurl, $times): ?Cost {
+        $this->priced->add($scope, function (array $chosen) use ($join, $match, $number, $ends, $isStretched, $inside, $mayFurl, $times): ?Cost {
             [$left, $right] = array_map(fn (array $of): array => $this->ending($of, $match->at, $inside, $chosen), $ends);
             $cost = Cost::ofNesting(Nesting::where($join->seam, $match->at, ...$left, ...$right));
             if ($isStretched) {
@@ -331,7 +321,7 @@ final class TopModel
         $table = $this->tables->of($junction);
         $joins = array_map(fn (array $slot): Join => $this->variables->joins[$slot[0]], $table->slots);
         $scope = $this->scope($table->slots, $joins[0] ?? null);
-        $this->addFactor($scope, fn (array $chosen): Cost => Cost::ofPeak($table->peak(array_map(fn (Join $join, array $slot): PressDirection => $this->directionAsPlaced($join, $slot[1], $chosen), $joins, $table->slots)), $this->question->lump)->times($times));
+        $this->priced->add($scope, fn (array $chosen): Cost => Cost::ofPeak($table->peak(array_map(fn (Join $join, array $slot): PressDirection => $this->directionAsPlaced($join, $slot[1], $chosen), $joins, $table->slots)), $this->question->lump)->times($times));
     }
 
     /** @param list<int> $copies that have cloth there */
@@ -377,7 +367,7 @@ final class TopModel
             $read[$name] = array_map(fn (array $slot): \Closure => $this->variables->reader(...$slot), $table->slots);
         }
         $peaks = [];
-        $this->addFactor($scope, function (array $chosen) use ($ways, $tables, $read, &$peaks): Cost {
+        $this->priced->add($scope, function (array $chosen) use ($ways, $tables, $read, &$peaks): Cost {
             $name = '';
             foreach ($ways as [$choice, $numbers]) {
                 $name .= $numbers[$choice === null ? 0 : $chosen[$choice]].' ';
@@ -493,55 +483,5 @@ final class TopModel
         sort($scope);
 
         return $scope;
-    }
-
-    /**
-     * @param list<int>                              $scope
-     * @param \Closure(array<int, int>): (Cost|null) $price of the values chosen, by variable; null forbids them
-     * @param string                                 $kind  the same for prices that are the same; empty when not known
-     */
-    private function addFactor(array $scope, \Closure $price, string $kind = ''): void
-    {
-        foreach ($kind === '' ? [] : $scope as $variable) {
-            $kind .= '|'.$this->kinds[$variable];
-        }
-        [$highs, $lows, $dearest] = $this->known[$kind] ?? $this->priced($scope, $price);
-        if ($kind !== '') {
-            $this->known[$kind] = [$highs, $lows, $dearest];
-        }
-        $this->dearest = $this->dearest->plus($dearest);
-        $this->factors[] = new Factor($scope, $highs, $lows, $kind === '' ? '' : (string) ($this->kindNumbers[$kind] ??= count($this->kindNumbers) + 1));
-    }
-
-    /**
-     * @param list<int>                              $scope
-     * @param \Closure(array<int, int>): (Cost|null) $price
-     *
-     * @return array{list<int>, list<int>, Cost}
-     */
-    private function priced(array $scope, \Closure $price): array
-    {
-        $highs = $lows = [];
-        $dearest = $last = new Cost();
-        [$high, $low] = [0, 0];
-        $chosen = array_fill_keys($scope, 0);
-        do {
-            $cost = $price($chosen);
-            if ($cost !== null && $cost !== $last) {
-                [$high, $low] = [$this->weight->high($cost), $this->weight->low($cost)];
-                $dearest = $dearest->most($cost);
-                $last = $cost;
-            }
-            $highs[] = $cost === null ? Weight::FORBIDDEN : $high;
-            $lows[] = $cost === null ? 0 : $low;
-            for ($i = count($scope) - 1; $i >= 0; --$i) {
-                if (++$chosen[$scope[$i]] < count($this->variables->values[$scope[$i]])) {
-                    break;
-                }
-                $chosen[$scope[$i]] = 0;
-            }
-        } while ($i >= 0);
-
-        return [$highs, $lows, $dearest];
     }
 }

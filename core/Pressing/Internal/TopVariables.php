@@ -20,18 +20,14 @@ use KeenSeam\Core\Top\TurnsAllowed;
  * What is to be decided for a top: for every pile of a design all that is decided for the block alone, for every block its
  * pile and turn, and a direction for every other seam.
  *
+ * @extends Variables<MemberChoice|TopChoice>
+ *
  * @internal
  */
-final class TopVariables
+final class TopVariables extends Variables
 {
-    /** @var list<list<PressDirection|MemberChoice|TopChoice>> values of each variable */
-    public array $values = [];
-
     /** @var list<array{int, Lock}> locks over which a block's pile, or a unit's turn, has a say too */
     public array $conditional = [];
-
-    /** @var array<int, array{Lock, PressDirection}> by variable */
-    private array $held = [];
 
     /** @var array<int, array<int, array<int, array{SlotSource, bool}|null>>> by join, segment and choice, as far as somebody asked */
     private array $known = [];
@@ -426,34 +422,5 @@ final class TopVariables
                 }
             }
         }
-    }
-
-    private function hold(int $variable, PressDirection $wanted, Lock $lock): void
-    {
-        [$earlier, $said] = $this->held[$variable] ?? [$lock, $wanted];
-        if ($said !== $wanted) {
-            throw LockNotPossible::contradicting([$earlier, $lock]);
-        }
-        $this->held[$variable] = [$lock, $wanted];
-        $this->values[$variable] = [$wanted];
-    }
-
-    private function widen(int $variable, PressDirection $direction): void
-    {
-        foreach ([$direction, $direction->swapped()] as $wanted) {
-            $values = $this->values[$variable];
-            if ($values[0] instanceof PressDirection && ! isset($this->held[$variable]) && ! in_array($wanted, $values, true)) {
-                $values[] = $wanted;
-                $this->values[$variable] = $values;
-            }
-        }
-    }
-
-    /** @param non-empty-list<PressDirection|TopChoice> $values */
-    private function variable(array $values): int
-    {
-        $this->values[] = $values;
-
-        return count($this->values) - 1;
     }
 }

@@ -25,6 +25,9 @@ final readonly class Weight
     /** A combination that must not be. So large that no sum of real costs reaches it, so small that 16 of them fit. */
     public const FORBIDDEN = 1 << 58;
 
+    /** High and low of such a combination. */
+    public const NEVER = [self::FORBIDDEN, 0];
+
     /** One of the figure before the layers: of the mismatches, where nesting counts first. */
     public const SECOND = 1 << 24;
 

@@ -76,17 +76,19 @@ final class PatienceTest extends TestCase
     {
         [$domains, $factors] = Factors::rowsAgainstColumns(new Randomizer(new Mt19937(1)), 8, 8);
         $shared = array_filter(array_map(static fn (int $variable): bool => $variable % 2 === 0, array_keys($domains)));
-        $asked = 0;
-        $start = static function () use (&$asked): null {
-            ++$asked;
+        $asked = [];
+        $looks = new Looks();
+        $start = static function () use (&$asked, $looks): null {
+            $asked[] = $looks->taken;
 
             return null;
         };
-        $never = static fn (): bool => false;
-        SharedSearch::best($domains, $factors, $shared, array_fill(0, count($domains), 0), $start, $never);
-        self::assertSame(1, $asked);
+        SharedSearch::best($domains, $factors, $shared, array_fill(0, count($domains), 0), $start, $looks->timeIsUp(...));
+        self::assertSame([[1077], 2048], [$asked, $looks->taken], 'fewer are better: then write them down');
         // In tables too small to prove anything by themselves.
-        $found = SharedSearch::best($domains, $factors, $shared, array_fill(0, count($domains), 0), $start, $never, [2]);
+        $looks = new Looks();
+        $found = SharedSearch::best($domains, $factors, $shared, array_fill(0, count($domains), 0), static fn (): null => null, $looks->timeIsUp(...), [2]);
+        self::assertSame(2117, $looks->taken, 'so often it looks, and then it is given up');
         self::assertGreaterThanOrEqual([3536, 80], [$found->boundHigh, $found->boundLow]);
     }
 

@@ -241,6 +241,21 @@ final class SearchTest extends TestCase
         }
     }
 
+    public function test_only_with_many_shared_it_asks_for_a_start_at_once(): void
+    {
+        foreach ([20 => 0, 21 => 1] as $shared => $expected) {
+            $domains = array_fill(0, 2 * $shared, 2);
+            $factors = array_map(static fn (int $variable): Factor => new Factor([$variable, $variable + 1], [1, 0, 0, 1], [0, 0, 0, 0]), range(0, 2 * $shared - 2));
+            $asked = 0;
+            SharedSearch::best($domains, $factors, self::everyOther($domains), self::zeros($domains), static function () use (&$asked): null {
+                ++$asked;
+
+                return null;
+            }, static fn (): bool => true);
+            self::assertSame($expected, $asked, "$shared shared");
+        }
+    }
+
     public function test_with_many_shared_it_goes_on_from_the_start_it_is_given(): void
     {
         $random = new Randomizer(new Mt19937(3));
