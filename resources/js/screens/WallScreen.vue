@@ -4,10 +4,7 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import 'element-plus/es/components/button/style/css'
 import * as api from '@/api/client'
 import type { Axis, CornerName, FollowShown, TrayKind, WallCell, WallFabric, WallPlace } from '@/api/types'
-import ChoiceField from '@/components/controls/ChoiceField.vue'
-import CheckField from '@/components/controls/CheckField.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
-import StationHints from '@/components/StationHints.vue'
 import StationRail from '@/components/StationRail.vue'
 import DrawingBoard from '@/components/wall/DrawingBoard.vue'
 import DrawingPanel from '@/components/wall/DrawingPanel.vue'
@@ -19,6 +16,7 @@ import OwnUnits from '@/components/wall/OwnUnits.vue'
 import SelectionPanel from '@/components/wall/SelectionPanel.vue'
 import SizePanel from '@/components/wall/SizePanel.vue'
 import UnitTray from '@/components/wall/UnitTray.vue'
+import WallHeader from '@/components/wall/WallHeader.vue'
 import WallGrid from '@/components/wall/WallGrid.vue'
 import WholePanel from '@/components/wall/WholePanel.vue'
 import { useDrawingBoard } from '@/composables/useDrawingBoard'
@@ -26,8 +24,7 @@ import { useScreenTitle } from '@/composables/useScreenTitle'
 import { provideUnits } from '@/composables/useUnits'
 import { useStations } from '@/composables/useStations'
 import { MOST_ZOOM } from '@/composables/useTouchOnWall'
-import { useStationKeys, type StationKey } from '@/composables/useStationKeys'
-import FractionText from '@/drawing/FractionText.vue'
+import { useWallKeys } from '@/composables/useWallKeys'
 import { counted } from '@/drawing/words'
 import { useRoute, useRouter } from 'vue-router'
 import { useWallStore } from '@/stores/wall'
@@ -146,64 +143,26 @@ function stepFabric(by: number) {
   figureKey.value = fabrics.value[(at + by + fabrics.value.length) % fabrics.value.length]?.key ?? null
 }
 
-const go = (down: number, right: number, isFurther: boolean) => () => {
-  const cell = wall.here
-  // Across a cell that spans several places, one step leaves it.
-  const row = down > 0 && cell ? cell.row + cell.rowSpan : down < 0 && cell ? cell.row - 1 : wall.cursor[0]
-  const column = right > 0 && cell ? cell.column + cell.columnSpan : right < 0 && cell ? cell.column - 1 : wall.cursor[1]
-  wall.select([row, column], isFurther)
-}
-
 const stepFollow = () => (wall.follow = follows.value[(follows.value.findIndex((one) => one.name === wall.follow) + 1) % follows.value.length]?.name ?? 'none')
-
-const arrows: [string, number, number][] = [
-  ['ArrowUp', -1, 0],
-  ['ArrowDown', 1, 0],
-  ['ArrowLeft', 0, -1],
-  ['ArrowRight', 0, 1],
-]
 
 const board = useDrawingBoard((patch, fabricAt) => paint(patch, fabrics.value[fabricAt]?.key))
 
-/** The same at the wall and at the drawing board. */
-const everywhere: StationKey[] = [
-  { key: 'f', words: 'next fabric', act: () => stepFabric(1) },
-  { key: 'f', shift: true, words: 'fabric before', act: () => stepFabric(-1) },
-  { key: 'p', words: 'paint patches, or stop', act: togglePainting },
-  { key: 'g', words: 'grey view', act: () => (isGrey.value = !isGrey.value) },
-  { key: 'z', control: true, words: 'undo', act: wall.undo },
-  { key: 'z', control: true, shift: true, words: 'do again', act: wall.redo },
-  { key: 'y', control: true, words: 'do again', act: wall.redo },
-  { key: '?', words: 'show the keys', act: () => help.value?.show() },
-]
-const wallKeys = computed<StationKey[]>(() => [
-  ...arrows.map(([key, down, right]) => ({ key, words: 'go from unit to unit', act: go(down, right, false) })),
-  ...arrows.map(([key, down, right]) => ({ key, shift: true, words: 'choose several', act: go(down, right, true) })),
-  ...arrows.map(([key, down, right]) => ({ key, control: true, words: 'move what is chosen', act: () => wall.carry(down, right) })),
-  ...tray.value.map((kind, i) => ({ key: `${(i + 1) % 10}`, words: `place a ${kind.name}`, act: () => placeKind(kind.kind, false) })),
-  ...tray.value.map((kind, i) => ({ key: `${(i + 1) % 10}`, shift: true, words: 'with Shift: one over all chosen places', act: () => placeKind(kind.kind, true) })),
-  { key: 'w', words: 'place the last kind as one over all chosen', act: () => place(lastKind.value, true) },
-  { key: 't', words: 'turn a quarter clockwise', act: () => wall.move({ turn: 90, mirrored: false }) },
-  { key: 't', shift: true, words: 'turn a quarter anticlockwise', act: () => wall.move({ turn: 270, mirrored: false }) },
-  { key: 'm', words: 'mirror', act: () => wall.move({ turn: 0, mirrored: true }) },
-  { key: 's', words: 'swap the fabrics', act: () => wall.edit({ do: 'swap', places: wall.places }) },
-  { key: 'Delete', words: 'back to a plain patch', act: clear },
-  { key: 'Backspace', words: 'back to a plain patch', act: clear },
-  { key: 'l', words: 'mark the units to look at twice, or not', act: () => (isTwiceShown.value = !isTwiceShown.value) },
-  { key: 'o', words: 'mend the odd one, or go to it', act: wall.mend },
-  { key: 'k', words: "it's meant to be so", act: wall.meant },
-  { key: 'n', words: 'next patch for the brush', act: () => (brushAt.value += 1) },
-  { key: ' ', words: 'paint this patch', act: () => paint(brushPatch.value) },
-  { key: 'y', words: 'copies follow: next way', act: stepFollow },
-  { key: 'd', words: 'draw this unit by cutting', act: () => wall.draw(wall.cursor) },
-  { key: 'e', words: 'open the small grid', act: wall.goInto },
-  { key: 'Escape', words: 'stop painting, or leave the small grid', act: leave },
-  { key: 'c', control: true, words: 'copy', act: wall.copy },
-  { key: 'x', control: true, words: 'cut', act: cut },
-  { key: 'v', control: true, words: 'paste', act: wall.paste },
-])
-const keys = computed(() => (wall.board === null ? [...wallKeys.value, ...everywhere] : [...board.keys.value, ...everywhere]))
-useStationKeys(() => keys.value, '.wall')
+const keys = useWallKeys({
+  tray,
+  boardKeys: board.keys,
+  stepFabric,
+  togglePainting,
+  toggleGrey: () => (isGrey.value = !isGrey.value),
+  toggleTwice: () => (isTwiceShown.value = !isTwiceShown.value),
+  showKeys: () => help.value?.show(),
+  placeKind,
+  placeLastAsOne: () => place(lastKind.value, true),
+  clear,
+  nextBrush: () => (brushAt.value += 1),
+  paintHere: () => paint(brushPatch.value),
+  stepFollow,
+  leave,
+})
 
 const lastKind = ref('flying-geese')
 
@@ -214,11 +173,6 @@ function setCorner(corner: CornerName, size: string) {
 
 function clear() {
   void wall.edit({ do: 'clear', places: wall.places })
-}
-
-function cut() {
-  wall.copy()
-  clear()
 }
 
 function togglePainting() {
@@ -249,27 +203,7 @@ function placeKind(kind: string, asOne: boolean) {
   <div class="wall-screen">
     <StationRail :stations="stations" :block="block" :name="shown?.block.name" here="wall" />
     <main v-if="shown" class="wall">
-      <header>
-        <div>
-          <h1>{{ shown.block.name }}</h1>
-          <p class="soft">
-            <template v-if="wall.path !== ''">
-              <button type="button" class="link-button" @click="wall.goOut">Back to the whole block</button>
-              <CheckField v-if="shown.alike > 1" v-model="wall.isAlone" class="alone">change this one only ({{ shown.alike }} are alike)</CheckField>
-            </template>
-            <template v-else><FractionText :text="shown.face.finished.join(' x ')" /> {{ shown.face.units }} finished · {{ shown.columns.length }} x {{ shown.rows.length }}</template>
-          </p>
-        </div>
-        <div class="follow"><span aria-hidden="true">Copies follow</span> <ChoiceField v-model="wall.follow" label="Copies follow" hides-label :choices="follows.map((one) => ({ value: one.name, words: one.words }))" /></div>
-        <div class="tools">
-          <button v-tip="shown.history.undo ? `Undo: ${shown.history.undo} (Ctrl Z)` : 'Nothing to undo'" type="button" :disabled="shown.history.undo === null" @click="wall.undo">Undo</button>
-          <button v-tip="shown.history.redo ? `Do again: ${shown.history.redo} (Ctrl Y)` : 'Nothing to do again'" type="button" :disabled="shown.history.redo === null" @click="wall.redo">Redo</button>
-          <button v-tip="'Grey view (G)'" type="button" :aria-pressed="isGrey" @click="isGrey = !isGrey">{{ isGrey ? 'Colour' : 'Grey' }}</button>
-          <button v-tip="'The keys (?)'" type="button" @click="help?.show()">Keys</button>
-        </div>
-        <p class="saved soft" role="status">{{ wall.isUnsent ? 'Waiting to be saved' : wall.problem ? 'Not saved' : wall.isSaving ? 'Saving' : 'Saved' }}</p>
-        <StationHints at="wall" />
-      </header>
+      <WallHeader v-model:is-grey="isGrey" :follows="follows" @keys="help?.show()" />
       <ProblemNote v-if="wall.problem" class="problem" :text="wall.problem" @close="wall.problem = null">
         <template v-if="wall.held">
           <ElButton @click="wall.settle(false)">Show the newest</ElButton>
@@ -352,55 +286,6 @@ function placeKind(kind: string, asOne: boolean) {
   grid-template-rows: auto minmax(0, 1fr) auto;
   min-width: 0;
   min-height: 0;
-}
-
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 16px;
-  padding: 12px 20px 6px 24px;
-}
-
-.alone {
-  padding-left: 16px;
-}
-
-.follow {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  margin-left: auto;
-}
-
-.tools {
-  display: flex;
-}
-
-.tools button {
-  min-height: 44px;
-  padding: 0 12px;
-  border: 1px solid var(--hair);
-  background: var(--paper);
-  cursor: pointer;
-}
-
-.tools button + button {
-  border-left: 0;
-}
-
-.tools button:disabled {
-  color: #6f7880;
-  cursor: default;
-}
-
-.tools [aria-pressed='true'] {
-  background: var(--thread);
-  color: #fff;
-}
-
-.saved {
-  min-width: 56px;
 }
 
 .problem {
@@ -518,16 +403,6 @@ footer {
 }
 
 @media (max-width: 640px) {
-  .side {
-    columns: 1;
-  }
-}
-
-@media (max-width: 640px) {
-  header {
-    padding: 12px 16px 6px;
-  }
-
   .picture {
     margin: 0 12px 8px;
   }
