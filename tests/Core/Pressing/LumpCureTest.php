@@ -6,6 +6,7 @@ namespace Tests\Core\Pressing;
 
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Pressing\GooseWings;
+use KeenSeam\Core\Pressing\Junction;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\LumpCure;
 use KeenSeam\Core\Pressing\PressDirection;
@@ -69,6 +70,18 @@ final class LumpCureTest extends TestCase
                 self::assertNotContains(2, array_slice($opened, 0, -1), 'one, then three, then all');
             }
         }
+    }
+
+    /** The seam between two rows of three is crossed twice, and may be furled at either place. */
+    public function test_a_furl_is_tried_at_every_crossing_of_a_seam(): void
+    {
+        $construction = Blocks::sewn('pA pB pA', 'pB pA pB');
+        $plan = (new PressingPlanner($construction))->best(new PressQuestion(PressStyle::Nest));
+        $turns = array_map(static fn (Junction $junction): array => array_map(
+            static fn (LumpCure $cure): int => count(array_unique(array_slice($cure->locks[0]->directions, 0, 2), SORT_REGULAR)),
+            array_values(array_filter(LumpCure::at($construction, $plan->pressing, $junction), static fn (LumpCure $cure): bool => $cure->isFurl)),
+        ), $plan->junctions);
+        self::assertSame([[2], [1]], $turns, 'one way at each of them, as the seams that meet there lie');
     }
 
     public function test_all_seams_at_a_crossing_opened_lie_as_deep_as_patches_meet(): void

@@ -72,6 +72,7 @@ final class TopPlannerTest extends TestCase
         yield 'the same where blocks turn' => [Tops::file(['columns' => 3], Tops::PINWHEEL), PressStyle::NestFurl];
         yield 'the same of blocks of many units' => [Tops::file(['turns' => 'fixed'], $mixed), PressStyle::NestFurl];
         yield 'in two piles' => [Tops::file(['turns' => 'fixed', 'columns' => 3, 'piles' => ['one' => 2]], self::FOUR_PATCH), PressStyle::Mixed];
+        yield 'many units in two piles' => [Tops::file(['rows' => 1, 'turns' => 'fixed', 'piles' => ['one' => 2]], $mixed), PressStyle::Nest];
         yield 'one mirrored, sashes between' => [Tops::file(['turns' => 'fixed', 'sashes' => ['width' => '1', 'fabric' => 'C', 'outer' => true, 'cornerstone' => 'B'], 'places' => [['row' => 1, 'column' => 2, 'block' => 'one', 'mirrored' => true], ['row' => 2, 'column' => 1, 'block' => 'one', 'turn' => 90]]], $mixed), PressStyle::Dark];
     }
 
