@@ -32,6 +32,9 @@ final class Cloth
     /** @var array<int, Box> by join id, however it is pressed */
     private array $reachOfJoins = [];
 
+    /** @var array<int, Assembly> what is sewn instead of a join's part, by the join's id */
+    private array $instead = [];
+
     public function __construct(Construction $construction)
     {
         $this->allowance = $construction->face->lattice->toFloatSteps($construction->face->block->seamAllowance);
@@ -51,9 +54,30 @@ final class Cloth
         }
     }
 
+    /**
+     * The same cloth with some parts sewn in another way.
+     *
+     * @param array<int, Assembly> $instead by the id of the join that makes the part otherwise
+     */
+    public function sewnWith(array $instead): self
+    {
+        $cloth = clone $this;
+        $cloth->instead = $instead;
+
+        return $cloth;
+    }
+
+    /** A part as it is sewn here. */
+    public function sewn(Assembly $assembly): Assembly
+    {
+        return $assembly instanceof Join ? $this->instead[$assembly->id] ?? $assembly : $assembly;
+    }
+
     /** A box outside which the assembly has no cloth, however it is pressed. */
     public function reach(Assembly $assembly): Box
     {
+        $assembly = $this->sewn($assembly);
+
         return match (true) {
             $assembly instanceof Piece => $this->reachOfPatches[$assembly->patch->id],
             $assembly instanceof Join => $this->reachOfJoins[$assembly->id],

@@ -92,7 +92,7 @@ final class CoverTables
     {
         $scope = $other === null ? $inside : [...$inside, $other];
         $highs = $lows = [];
-        for ($entry = 0, $count = count($factor->high); $entry < $count; ++$entry) {
+        foreach (array_keys($factor->high) as $entry) {
             $values = [];
             $rest = $entry;
             foreach (array_reverse($scope) as $variable) {

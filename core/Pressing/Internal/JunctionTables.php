@@ -38,9 +38,6 @@ final class JunctionTables
 
     private readonly float $radius;
 
-    /** @var array<int, Assembly> what is sewn instead of a join's part, by the join's id */
-    private array $instead = [];
-
     /**
      * @param bool       $perSegment whether the segments of a join are pressed each its own way
      * @param list<Join> $others     joins that may be sewn instead of some, numbered on
@@ -55,7 +52,7 @@ final class JunctionTables
 
     public function of(Junction $junction): JunctionTable
     {
-        return $this->tables[$junction->at->key()] ??= $this->made($junction);
+        return $this->tables[$junction->at->key()] ??= $this->made($junction, $this->cloth);
     }
 
     /**
@@ -66,23 +63,15 @@ final class JunctionTables
     public function sewnOtherwise(Junction $junction, array $instead): JunctionTable
     {
         $name = $junction->at->key().' '.implode(' ', array_map(static fn (Assembly $part): int => $part instanceof Join ? $part->id : -1, $instead));
-        if (! isset($this->tables[$name])) {
-            $this->instead = $instead;
-            try {
-                $this->tables[$name] = $this->made($junction);
-            } finally {
-                $this->instead = [];
-            }
-        }
 
-        return $this->tables[$name];
+        return $this->tables[$name] ??= $this->made($junction, $this->cloth->sewnWith($instead));
     }
 
-    private function made(Junction $junction): JunctionTable
+    private function made(Junction $junction, Cloth $cloth): JunctionTable
     {
-        $around = Surroundings::of($this->root, $this->cloth, $junction->at, $this->radius, $this->perSegment, $this->instead);
+        $around = Surroundings::of($this->root, $cloth, $junction->at, $this->radius, $this->perSegment);
         if (! isset($this->seen[$around->text])) {
-            $near = $this->near($junction);
+            $near = $this->near($junction, $cloth);
             $this->seen[$around->text] = [$this->known[$near->describe($junction->at)] ??= $near, array_map($around->toNumber(...), $near->slots())];
         }
         [$near, $slots] = $this->seen[$around->text];
@@ -90,7 +79,7 @@ final class JunctionTables
         return new JunctionTable(array_map($around->toSlot(...), $slots), $near);
     }
 
-    private function near(Junction $junction): NearCloth
+    private function near(Junction $junction, Cloth $cloth): NearCloth
     {
         $points = [];
         for ($i = 0; $i < Layers::DIRECTIONS; ++$i) {
@@ -98,7 +87,7 @@ final class JunctionTables
             $points[] = [$junction->at->x + $this->radius * cos($angle), $junction->at->y + $this->radius * sin($angle)];
         }
 
-        return $this->push($this->root, $points, $junction->at)
+        return $this->push($this->root, $cloth, $points, $junction->at)
             ?? throw new \LogicException('There is cloth round every junction.');
     }
 
@@ -107,27 +96,27 @@ final class JunctionTables
      *
      * @return NearCloth|null null when the assembly has no cloth at any of the points
      */
-    private function push(Assembly $assembly, array $points, Point $junction): ?NearCloth
+    private function push(Assembly $assembly, Cloth $cloth, array $points, Point $junction): ?NearCloth
     {
         if ($points === []) {
             return null;
         }
-        $assembly = $this->descend($assembly, $points);
+        $assembly = $this->descend($assembly, $cloth, $points);
 
         return match (true) {
-            $assembly instanceof Piece => NearPatch::of($assembly->patch, $this->cloth->outlines[$assembly->patch->id], $points),
-            $assembly instanceof Join => $this->pushThrough($assembly, $points, $junction),
+            $assembly instanceof Piece => NearPatch::of($assembly->patch, $cloth->outlines[$assembly->patch->id], $points),
+            $assembly instanceof Join => $this->pushThrough($assembly, $cloth, $points, $junction),
             default => throw new \LogicException('An assembly is a piece or a join.'),
         };
     }
 
     /** @param list<array{float, float}> $points */
-    private function pushThrough(Join $join, array $points, Point $junction): ?NearCloth
+    private function pushThrough(Join $join, Cloth $cloth, array $points, Point $junction): ?NearCloth
     {
-        $line = $this->cloth->lines[$join->id];
+        $line = $cloth->lines[$join->id];
         $asked = [
-            new PointSet($junction, $this->radius, $this->reach($join->left)),
-            new PointSet($junction, $this->radius, $this->reach($join->right)),
+            new PointSet($junction, $this->radius, $cloth->reach($join->left)),
+            new PointSet($junction, $this->radius, $cloth->reach($join->right)),
         ];
         $here = [];
         $segments = [];
@@ -141,8 +130,8 @@ final class JunctionTables
             $direct[1][] = $asked[1]->add($x, $y);
             $mirrored[] = $asked[$part]->add(...$line->mirrored($x, $y));
         }
-        $left = $this->push($join->left, $asked[0]->points, $junction);
-        $right = $this->push($join->right, $asked[1]->points, $junction);
+        $left = $this->push($join->left, $cloth, $asked[0]->points, $junction);
+        $right = $this->push($join->right, $cloth, $asked[1]->points, $junction);
 
         return $left === null && $right === null
             ? null
@@ -154,32 +143,22 @@ final class JunctionTables
      *
      * @param non-empty-list<array{float, float}> $points
      */
-    private function descend(Assembly $assembly, array $points): Assembly
+    private function descend(Assembly $assembly, Cloth $cloth, array $points): Assembly
     {
         $box = Box::round($points);
-        while (($assembly = $this->sewn($assembly)) instanceof Join) {
-            $line = $this->cloth->lines[$assembly->id];
+        while (($assembly = $cloth->sewn($assembly)) instanceof Join) {
+            $line = $cloth->lines[$assembly->id];
             [$least, $most] = $line->distances($box);
             if ($least <= 0 && $most >= 0) {
                 break;
             }
             [$here, $there] = $least > 0 ? [$assembly->right, $assembly->left] : [$assembly->left, $assembly->right];
-            if ($this->reach($there)->touches($box) || $this->reach($here)->touches($line->mirroredBox($box))) {
+            if ($cloth->reach($there)->touches($box) || $cloth->reach($here)->touches($line->mirroredBox($box))) {
                 break;
             }
             $assembly = $here;
         }
 
         return $assembly;
-    }
-
-    private function sewn(Assembly $assembly): Assembly
-    {
-        return $assembly instanceof Join ? $this->instead[$assembly->id] ?? $assembly : $assembly;
-    }
-
-    private function reach(Assembly $assembly): Box
-    {
-        return $this->cloth->reach($this->sewn($assembly));
     }
 }

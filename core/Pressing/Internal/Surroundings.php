@@ -27,16 +27,14 @@ final class Surroundings
     /** @var array<int, int> number of a seam by join id */
     private array $numbers = [];
 
-    /** @param array<int, Assembly> $instead what is sewn instead of a join's part, by the join's id */
-    private function __construct(Assembly $root, private readonly Cloth $cloth, private readonly Point $junction, float $radius, private readonly bool $perSegment, private readonly array $instead)
+    private function __construct(Assembly $root, private readonly Cloth $cloth, private readonly Point $junction, float $radius, private readonly bool $perSegment)
     {
         $this->text = $this->tell($root, Box::ofPoints([$junction])->wider($radius)) ?? '';
     }
 
-    /** @param array<int, Assembly> $instead what is sewn instead of a join's part, by the join's id */
-    public static function of(Assembly $root, Cloth $cloth, Point $junction, float $radius, bool $perSegment, array $instead = []): self
+    public static function of(Assembly $root, Cloth $cloth, Point $junction, float $radius, bool $perSegment): self
     {
-        return new self($root, $cloth, $junction, $radius, $perSegment, $instead);
+        return new self($root, $cloth, $junction, $radius, $perSegment);
     }
 
     /**
@@ -66,11 +64,11 @@ final class Surroundings
     /** @param Box $box where plies are counted */
     private function tell(Assembly $assembly, Box $box): ?string
     {
-        while (($assembly = $this->sewn($assembly)) instanceof Join) {
+        while (($assembly = $this->cloth->sewn($assembly)) instanceof Join) {
             $line = $this->cloth->lines[$assembly->id];
             $mirrored = $line->mirroredBox($box);
             [$least, $most] = $line->distances($box);
-            [$leftReach, $rightReach] = [$this->reach($assembly->left), $this->reach($assembly->right)];
+            [$leftReach, $rightReach] = [$this->cloth->reach($assembly->left), $this->cloth->reach($assembly->right)];
             // The cloth of a part counts where it lies, and where it comes to lie when it is folded back on its own side.
             $ofLeft = self::both($box->overlap($leftReach), $least < 0 ? $mirrored->overlap($leftReach) : null);
             $ofRight = self::both($box->overlap($rightReach), $most > 0 ? $mirrored->overlap($rightReach) : null);
@@ -118,16 +116,6 @@ final class Surroundings
         $this->seams[] = [$join->id, $first];
 
         return $text.')';
-    }
-
-    private function sewn(Assembly $assembly): Assembly
-    {
-        return $assembly instanceof Join ? $this->instead[$assembly->id] ?? $assembly : $assembly;
-    }
-
-    private function reach(Assembly $assembly): Box
-    {
-        return $this->cloth->reach($this->sewn($assembly));
     }
 
     private static function both(?Box $a, ?Box $b): ?Box

@@ -44,6 +44,7 @@ final class LayersTest extends TestCase
             [[$first], [$second], $last],
         ));
         [$junction] = Junction::allOn($construction->face);
+        self::assertSame('1/16', Junction::radius()->inches->toText(), 'beyond the seams, within the allowances');
         $plies = (new Layers($construction, $pressing))->around($junction->at, self::radius($construction));
 
         self::assertSame($peak, max(0, ...$plies));

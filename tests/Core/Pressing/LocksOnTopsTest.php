@@ -66,4 +66,19 @@ final class LocksOnTopsTest extends TestCase
         $this->expectExceptionMessage('contradict each other');
         $best(PressDirection::Left, PressDirection::Right);
     }
+
+    /** Where the best plan changes sides along a seam between blocks, her word for all of it holds for every stretch. */
+    public function test_a_seam_between_blocks_is_held_stretch_by_stretch(): void
+    {
+        $top = Tops::sewn(Tops::file(['turns' => 'fixed'], ['pA', 'pB', '/', 'pB', 'pA']));
+        $pressed = static fn (Lock ...$locks): array => (new TopPlanner($top))->best(new PressQuestion(PressStyle::NestFurl, array_values($locks)))->plan->pressing->directions;
+        $furled = array_filter($pressed(), static fn (array $directions): bool => count(array_unique($directions, SORT_REGULAR)) > 1);
+        $between = array_diff(array_keys($furled), ...array_map(static fn (TopCopy $copy): array => $copy->joins, $top->copies));
+        self::assertNotSame([], $between);
+        foreach ($between as $join) {
+            foreach ([array_fill(0, count($furled[$join]), PressDirection::Left), $furled[$join]] as $directions) {
+                self::assertSame($directions, $pressed(new Lock($join, ...$directions))[$join]);
+            }
+        }
+    }
 }

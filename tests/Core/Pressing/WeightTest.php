@@ -9,6 +9,7 @@ use KeenSeam\Core\Assembly\Order;
 use KeenSeam\Core\Block\BlockFile;
 use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Pressing\Cost;
+use KeenSeam\Core\Pressing\Internal\PricedFactors;
 use KeenSeam\Core\Pressing\Internal\SeamCosts;
 use KeenSeam\Core\Pressing\Internal\Weight;
 use KeenSeam\Core\Pressing\PressDirection;
@@ -41,6 +42,19 @@ final class WeightTest extends TestCase
         self::assertSame([$plan->cost->mismatch, $plan->cost->peakSquared, $plan->cost->folded, $plan->cost->furls], [$plan->bound->mismatch, $plan->bound->peakSquared, $plan->bound->folded, $plan->bound->furls]);
         self::assertEqualsWithDelta($plan->cost->shadowSteps, $plan->bound->shadowSteps, 1e-3 * Cost::SHADOW_STEPS * 400, 'shadow is rounded at every seam');
         self::assertGreaterThan(17_000, $plan->cost->shadowSteps / Cost::SHADOW_STEPS, 'more than had room before');
+    }
+
+    /** Of factors each of which fits, there may be too many. */
+    public function test_what_runs_over_in_all_is_refused(): void
+    {
+        $weight = Weight::of(Construction::of(Face::of(BlockFile::read(Blocks::file('pA pB', 'pB pA'))), Order::Rows), PressStyle::Nest);
+        $factors = new PricedFactors($weight, [[PressDirection::Left, PressDirection::Right]]);
+        $half = static fn (array $chosen): Cost => new Cost(peakSquared: $chosen[0] === 0 ? 1 : intdiv(Weight::SECOND, 2));
+        $factors->add([0], $half);
+        self::assertCount(1, $factors->all());
+        $factors->add([0], $half, 'of one kind');
+        $this->expectException(TooMuchToWeigh::class);
+        $factors->all();
     }
 
     /** @return iterable<string, array{array<string, mixed>, PressStyle}> */
