@@ -120,12 +120,7 @@ final class Elimination
             $bestValue = 0;
             for ($value = 0; $value < $this->domains[$variable]; ++$value) {
                 $values[$variable] = $value;
-                $weight = [0, 0];
-                foreach ($factors as $factor) {
-                    $at = $factor->index($values, $this->domains);
-                    $weight[0] += $factor->high[$at];
-                    $weight[1] += $factor->low[$at];
-                }
+                $weight = Descent::weigh($factors, $values, $this->domains);
                 if ($weight < $best) {
                     [$best, $bestValue] = [$weight, $value];
                 }

@@ -356,6 +356,13 @@ final class SearchTest extends TestCase
         self::assertLessThanOrEqual(self::leastByTrying($domains, $factors)[0] * $scale, $naive($shifted));
     }
 
+    public function test_clusters_are_made_of_so_many_variables_and_no_more(): void
+    {
+        self::assertSame(160, count(Clusters::of(array_fill(0, 160, 2), [])->domains ?? []));
+        self::assertNull(Clusters::of(array_fill(0, 161, 2), []));
+        self::assertNull(Clusters::of([], []));
+    }
+
     public function test_messages_prove_more_than_each_factor_by_itself_and_clusters_more_than_messages(): void
     {
         $never = static fn (): bool => false;

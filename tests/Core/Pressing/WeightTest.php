@@ -67,9 +67,14 @@ final class WeightTest extends TestCase
                 }
             }
         }
+        yield 'fifty by fifty' => [['units' => 'mm', 'finished' => ['width' => '3600', 'height' => '3600'], 'seam_allowance' => '6'] + Blocks::file(...array_fill(0, 50, implode(' ', array_fill(0, 50, 'pA')))), PressStyle::Nest];
     }
 
-    /** @param array<string, mixed> $file */
+    /**
+     * The last is so large that its shadow is told in larger steps.
+     *
+     * @param array<string, mixed> $file
+     */
     #[DataProvider('blocks')]
     public function test_weights_compare_as_the_costs_do_add_up_and_can_be_read_again(array $file, PressStyle $style): void
     {
