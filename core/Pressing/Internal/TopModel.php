@@ -8,7 +8,6 @@ use KeenSeam\Core\Assembly\Assembly;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Meeting;
 use KeenSeam\Core\Assembly\TopConstruction;
-use KeenSeam\Core\Assembly\TopTurn;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Pressing\Cost;
 use KeenSeam\Core\Pressing\Figure;
@@ -46,7 +45,7 @@ final class TopModel
     /** @var array<int, int> how many copies are made alike, by copy */
     private array $alike = [];
 
-    /** @var array<string, array{Join}|array{}> the seam that is sewn last of those that end at a place, by the whole and the place */
+    /** @var array<string, array{Join|null}> the seam that is sewn last of those that end at a place, by the whole and the place */
     private array $last = [];
 
     /**
@@ -226,7 +225,7 @@ final class TopModel
     {
         $choice = $this->variables->choiceOf($copy);
 
-        return $choice === null || ! isset($places[$choice]) ? '' : $places[$choice].':'.implode(',', array_map(fn (TopChoice $one): int => self::wayOf($this->rootsOf($copy), $one->turn), $this->variables->choices($copy)));
+        return $choice === null || ! isset($places[$choice]) ? '' : $places[$choice].':'.implode(',', $this->waysOf($copy));
     }
 
     /**
@@ -256,32 +255,42 @@ final class TopModel
     {
         $roots = [];
         foreach ($this->variables->choices($copy) as $choice) {
-            $root = $choice->turn->root;
-            $roots[$root instanceof Join ? $root->id : -1] = $root;
+            $roots[self::idOf($choice->turn->root)] = $choice->turn->root;
         }
 
         return $roots;
     }
 
+    /** @return non-empty-list<int> for each choice of a copy, the number of the way in which it is then sewn */
+    private function waysOf(int $copy): array
+    {
+        $numbers = array_flip(array_keys($this->rootsOf($copy)));
+
+        return array_map(static fn (TopChoice $choice): int => $numbers[self::idOf($choice->turn->root)], $this->variables->choices($copy));
+    }
+
+    /** The id of its last join; -1 where it has none. */
+    private static function idOf(Assembly $whole): int
+    {
+        return $whole instanceof Join ? $whole->id : -1;
+    }
+
     private function lastAt(Assembly $root, Point $at): ?Join
     {
-        $name = ($root instanceof Join ? $root->id : '').' '.$at->key();
-        if (! isset($this->last[$name])) {
-            $waiting = [$root];
-            $this->last[$name] = [];
-            while (($next = array_shift($waiting)) !== null) {
-                if (! $next instanceof Join) {
-                    continue;
-                }
-                if ($next->seam->from->equals($at) || $next->seam->to->equals($at)) {
-                    $this->last[$name] = [$next];
-                    break;
-                }
-                array_push($waiting, ...$next->children());
+        return ($this->last[self::idOf($root).' '.$at->key()] ??= [self::outermostAt($root, $at)])[0];
+    }
+
+    private static function outermostAt(Assembly $root, Point $at): ?Join
+    {
+        $waiting = [$root];
+        while (($next = array_shift($waiting)) !== null) {
+            if ($next instanceof Join && ($next->seam->from->equals($at) || $next->seam->to->equals($at))) {
+                return $next;
             }
+            array_push($waiting, ...($next instanceof Join ? $next->children() : []));
         }
 
-        return $this->last[$name][0] ?? null;
+        return null;
     }
 
     /**
@@ -360,7 +369,7 @@ final class TopModel
         $ways = [];
         foreach ($copies as $copy) {
             $choice = $this->variables->choiceOf($copy);
-            $ways[] = $choice === null || ! isset($places[$choice]) ? [null, [0]] : [$choice, array_map(fn (TopChoice $one): int => self::wayOf($this->rootsOf($copy), $one->turn), $this->variables->choices($copy))];
+            $ways[] = $choice === null || ! isset($places[$choice]) ? [null, [0]] : [$choice, $this->waysOf($copy)];
         }
         $read = [];
         foreach ($tables as $name => $table) {
@@ -405,12 +414,6 @@ final class TopModel
         }
 
         return $ways;
-    }
-
-    /** @param non-empty-array<int, Assembly> $roots */
-    private static function wayOf(array $roots, TopTurn $turn): int
-    {
-        return (int) array_search($turn->root, array_values($roots), true);
     }
 
     /**

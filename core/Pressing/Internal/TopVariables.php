@@ -80,8 +80,9 @@ final class TopVariables extends Variables
     /** @return list<int> variables that may decide over a segment, that of the block's turn among them */
     public function scope(int $join, int $segment): array
     {
-        if (isset($this->free[$join])) {
-            return [$this->free[$join][min($segment, count($this->free[$join]) - 1)]];
+        $free = $this->freeAt($join, $segment);
+        if ($free !== null) {
+            return [$free];
         }
         $copy = $this->copyOf[$join];
         $scope = isset($this->choices[$copy]) ? [$this->choices[$copy]] : [];
@@ -100,9 +101,9 @@ final class TopVariables extends Variables
      */
     public function direction(int $join, int $segment, array $chosen): ?PressDirection
     {
-        if (isset($this->free[$join])) {
-            $variable = $this->free[$join][min($segment, count($this->free[$join]) - 1)];
-            $direction = $this->values[$variable][$chosen[$variable]];
+        $free = $this->freeAt($join, $segment);
+        if ($free !== null) {
+            $direction = $this->values[$free][$chosen[$free]];
 
             return $direction instanceof PressDirection ? $direction : throw new \LogicException('A free seam has a direction.');
         }
@@ -150,8 +151,9 @@ final class TopVariables extends Variables
      */
     public function nameBy(int $join, int $segment, array $places): string
     {
-        if (isset($this->free[$join])) {
-            return 'f'.$places[$this->scope($join, $segment)[0]];
+        $free = $this->freeAt($join, $segment);
+        if ($free !== null) {
+            return 'f'.$places[$free];
         }
         $copy = $this->copyOf[$join];
         $name = 'c'.(isset($this->choices[$copy]) ? $places[$this->choices[$copy]] : '');
@@ -161,6 +163,15 @@ final class TopVariables extends Variables
         }
 
         return $name;
+    }
+
+    /** @return int|null the variable that alone decides over a segment of a seam between blocks; null within one */
+    private function freeAt(int $join, int $segment): ?int
+    {
+        $variables = $this->free[$join] ?? [];
+
+        // Where the seam is pressed as a whole there is one for all of it.
+        return $variables[$segment] ?? $variables[0] ?? null;
     }
 
     /** @return list<int> numbers of the segments that are decided apart; only the first where it is pressed as a whole */
@@ -402,24 +413,34 @@ final class TopVariables extends Variables
     private function lock(Lock $lock): void
     {
         $join = $lock->joinIn($this->top->construction);
-        $segments = $this->segments($join);
-        foreach ($segments as $segment) {
-            $wanted = $lock->at($segment);
-            if (isset($this->free[$join->id])) {
-                $this->hold($this->free[$join->id][$segment], $wanted, $lock);
-                continue;
+        foreach ($this->segments($join) as $segment) {
+            $free = $this->freeAt($join->id, $segment);
+            if ($free !== null) {
+                $this->hold($free, $lock->at($segment), $lock);
+            } else {
+                $this->lockWithin($join, $segment, $lock);
             }
-            foreach (array_keys($this->choicesOf[$this->copyOf[$join->id]]) as $choice) {
-                $read = $this->read($join->id, $segment, $choice);
-                $only = $read === null ? null : $read[0]->only();
-                if ($read !== null && $only !== null && count($this->choicesOf[$this->copyOf[$join->id]]) === 1) {
-                    $this->hold($only[0], $only[1] !== $read[1] ? $wanted->swapped() : $wanted, $lock);
-                    continue;
-                }
-                $this->conditional[] = [$segment, $lock];
-                foreach ($read === null ? [] : $read[0]->variables() as $variable) {
-                    $this->widen($variable, $wanted);
-                }
+        }
+    }
+
+    /** A seam of a block: held where nothing else has a say, else weighed with every choice there is. */
+    private function lockWithin(Join $join, int $segment, Lock $lock): void
+    {
+        $wanted = $lock->at($segment);
+        $choices = $this->choicesOf[$this->copyOf[$join->id]];
+        // Not there is a seam that the block does not have when it lies so.
+        $reads = array_filter(array_map(fn (int $choice): ?array => $this->read($join->id, $segment, $choice), array_keys($choices)));
+        [$source, $isSwapped] = $reads[0] ?? [null, false];
+        $only = count($choices) === 1 ? $source?->only() : null;
+        if ($only !== null) {
+            $this->hold($only[0], $only[1] !== $isSwapped ? $wanted->swapped() : $wanted, $lock);
+
+            return;
+        }
+        $this->conditional[] = [$segment, $lock];
+        foreach ($reads as [$source]) {
+            foreach ($source->variables() as $variable) {
+                $this->widen($variable, $wanted);
             }
         }
     }
