@@ -162,7 +162,7 @@ final class Contraction
         $small = [];
         foreach ($group as $id) {
             $firsts = $this->firsts($this->factors[$id]);
-            $least += min($firsts === [] ? [0] : $firsts);
+            $least += min($firsts);
             foreach ($this->factors[$id]->scope as $variable) {
                 $numbers[$variable] = 0;
             }
@@ -178,7 +178,7 @@ final class Contraction
         }
         foreach ($group as $id) {
             $firsts = $this->firsts($this->factors[$id]);
-            $min = min($firsts === [] ? [0] : $firsts);
+            $min = min($firsts);
             $kind = $this->factors[$id]->kind;
             $highs = $this->tightened[$kind] ?? array_map(static fn (int $high, int $first): int => $first === $min ? $high : Weight::FORBIDDEN, $this->factors[$id]->high, $firsts);
             if ($kind !== '') {
@@ -228,14 +228,16 @@ final class Contraction
         }
     }
 
-    /** @return list<int> the first figure of every entry; forbidden ones are far above all others */
+    /** @return non-empty-list<int> the first figure of every entry; forbidden ones are far above all others */
     private function firsts(Factor $factor): array
     {
+        /** @var non-empty-list<int> $firsts a table has an entry for every combination, and there is always one */
+        $firsts = $this->firsts[$factor->kind] ?? array_map(fn (int $high): int => intdiv($high, $this->unit), $factor->high);
         if ($factor->kind !== '') {
-            return $this->firsts[$factor->kind] ??= array_map(fn (int $high): int => intdiv($high, $this->unit), $factor->high);
+            $this->firsts[$factor->kind] = $firsts;
         }
 
-        return array_map(fn (int $high): int => intdiv($high, $this->unit), $factor->high);
+        return $firsts;
     }
 
     /**
@@ -256,7 +258,7 @@ final class Contraction
             $name .= ' '.$places[$this->standsFor[$variable]].':'.implode(',', $this->valueBy[$variable]);
         }
 
-        return $this->rewritten[$name] ??= [...$this->rewrittenAnew($factor, $scope), (string) (count($this->rewritten) + 1)];
+        return $this->rewritten[$name] ??= [...$this->rewrittenAnew($factor, $scope), 'r'.count($this->rewritten)];
     }
 
     /**

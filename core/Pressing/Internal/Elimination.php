@@ -116,16 +116,12 @@ final class Elimination
     {
         $values = [];
         foreach ($buckets as [$variable, $factors]) {
-            $best = [PHP_INT_MAX, PHP_INT_MAX];
-            $bestValue = 0;
-            for ($value = 0; $value < $this->domains[$variable]; ++$value) {
+            $weights = [];
+            foreach (range(0, $this->domains[$variable] - 1) as $value) {
                 $values[$variable] = $value;
-                $weight = Descent::weigh($factors, $values, $this->domains);
-                if ($weight < $best) {
-                    [$best, $bestValue] = [$weight, $value];
-                }
+                $weights[] = Descent::weigh($factors, $values, $this->domains);
             }
-            $values[$variable] = $bestValue;
+            [$values[$variable]] = array_keys($weights, min($weights), true);
         }
         ksort($values);
 

@@ -74,7 +74,7 @@ final readonly class Factor
 
         return array_map(static function (self $factor) use ($domains, $case, $numbers, &$known): self {
             // Factors of one kind of which the same is decided stay of one kind.
-            $kind = $factor->kind === '' ? '' : $factor->kind.'|'.implode(',', array_map(static fn (int $variable): int => $case[$variable] ?? -1, $factor->scope));
+            $kind = $factor->kind === '' ? '' : $factor->kind.'|'.implode(',', array_map(static fn (int $variable): string => (string) ($case[$variable] ?? ''), $factor->scope));
             if (isset($known[$kind])) {
                 $left = array_filter($factor->scope, static fn (int $variable): bool => ! isset($case[$variable]));
 
@@ -96,7 +96,7 @@ final readonly class Factor
                 }
             }
 
-            $fixed = new self($scope, array_map(static fn (int $place): int => $factor->high[$place], $places), array_map(static fn (int $place): int => $factor->low[$place], $places), $kind === '' ? '' : (string) (count($known) + 1));
+            $fixed = new self($scope, array_map(static fn (int $place): int => $factor->high[$place], $places), array_map(static fn (int $place): int => $factor->low[$place], $places), $kind === '' ? '' : 'f'.count($known));
             if ($kind !== '') {
                 $known[$kind] = $fixed;
             }
