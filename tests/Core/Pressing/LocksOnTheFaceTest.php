@@ -158,7 +158,7 @@ final class LocksOnTheFaceTest extends TestCase
         self::assertSame([6.0, 1.0], [$proposed('12', ...$crossing)->smallestUnit, $proposed('2', ...$crossing)->smallestUnit]);
         // The smallest unit, wherever it lies.
         foreach ([['1', '3'], ['3', '1']] as $columns) {
-            self::assertEqualsWithDelta(3.0, SchoolProposal::of(Blocks::construction(['finished' => ['width' => '12', 'height' => '6'], 'columns' => $columns] + Blocks::file('pA hAB', 'pB hAB')))->smallestUnit, 1e-9);
+            self::assertEqualsWithDelta(3.0, SchoolProposal::of(Blocks::construction(['finished' => ['width' => '12', 'height' => '12'], 'columns' => $columns] + Blocks::file('pA hAB', 'pB hAB')))->smallestUnit, 1e-9);
         }
         self::assertGreaterThan($proposed('12', ...$crossing)->covered, $proposed('6', ...$crossing)->covered);
     }
