@@ -361,6 +361,9 @@ final class SearchTest extends TestCase
         self::assertSame(160, count(Clusters::of(array_fill(0, 160, 2), [])->domains ?? []));
         self::assertNull(Clusters::of(array_fill(0, 161, 2), []));
         self::assertNull(Clusters::of([], []));
+        // Tables of 2 to the power 14 entries are made, larger ones are not.
+        $over = static fn (int $variables): ?Clusters => Clusters::of(array_fill(0, $variables, 2), [new Factor(range(0, $variables - 1), array_fill(0, 2 ** $variables, 1), array_fill(0, 2 ** $variables, 0))]);
+        self::assertSame([true, false], [$over(14) !== null, $over(15) !== null]);
     }
 
     public function test_messages_prove_more_than_each_factor_by_itself_and_clusters_more_than_messages(): void
@@ -401,6 +404,14 @@ final class SearchTest extends TestCase
         $found = ClusterSearch::best($domains, $torn, [PHP_INT_MAX, PHP_INT_MAX], $never, 0);
         self::assertFalse($found?->exact);
         self::assertContains($found->boundHigh, [$whole, $whole + 1]);
+        // Given so many looks it takes them, and no more.
+        $taken = static function (int $most) use ($domains, $torn): int {
+            $looks = new Looks();
+            ClusterSearch::best($domains, $torn, [PHP_INT_MAX, PHP_INT_MAX], $looks->timeIsUp(...), $most);
+
+            return $looks->taken;
+        };
+        self::assertSame([1, 2], [$taken(1) - $taken(0), $taken(3) - $taken(1)]);
         self::assertLessThanOrEqual(Descent::weigh($torn, $found->values, $domains), [$found->boundHigh, $found->boundLow]);
     }
 

@@ -58,6 +58,12 @@ final class TopStartsTest extends TestCase
         self::assertGreaterThanOrEqual($ways * $ways, count($seen));
     }
 
+    public function test_only_where_blocks_may_turn_or_change_piles_is_there_a_choice(): void
+    {
+        $isFree = static fn (array $more): bool => ! self::model(Tops::sewn(Tops::file(['rows' => 1, 'columns' => 2] + $more, Tops::PINWHEEL)))->variables->hasNoChoice();
+        self::assertSame([true, false, true], [$isFree([]), $isFree(['turns' => 'fixed']), $isFree(['turns' => 'fixed', 'piles' => ['one' => 2]])]);
+    }
+
     /** Of any two ways: all alike, a checkerboard, every other row, every other column. */
     public function test_patterns_are_checkerboards_and_every_other_row_and_column(): void
     {
