@@ -62,13 +62,13 @@ final class Back
     }
 
     /**
-     * @param list<Flap|null> $flaps
+     * @param list<Flap> $flaps
      *
      * @return list<array{Flap, float, float}> each with where it lies along the seam
      */
     private static function ranged(FoldLine $line, array $flaps): array
     {
-        return array_map(static fn (Flap $flap): array => [$flap, ...LayingCloth::range($flap, $line->alongX, $line->alongY)], array_values(array_filter($flaps)));
+        return array_map(static fn (Flap $flap): array => [$flap, ...LayingCloth::range($flap, $line->alongX, $line->alongY)], $flaps);
     }
 
     /**

@@ -54,7 +54,7 @@ final class ClusterSearch
     {
         $values = [];
         [$bound, $isExact] = [[PHP_INT_MAX, PHP_INT_MAX], true];
-        foreach (self::cases($domains, self::hubs($domains, $factors)) as $case) {
+        foreach (self::cases($domains, $factors) as $case) {
             $found = self::prepared($domains, $factors, $case, $timeIsUp)?->searched($toBeat, self::within($timeIsUp, $mostLooks));
             if ($found === null) {
                 return null;
@@ -133,39 +133,26 @@ final class ClusterSearch
     }
 
     /**
+     * Every combination of the variables that have a say nearly everywhere, of as many of them as make few.
+     *
      * @param list<int>    $domains
      * @param list<Factor> $factors
      *
-     * @return list<int>
+     * @return non-empty-list<array<int, int>> value by variable
      */
-    private static function hubs(array $domains, array $factors): array
+    private static function cases(array $domains, array $factors): array
     {
-        $hubs = [];
+        $cases = [[]];
         while (true) {
-            $scopes = array_filter(array_map(static fn (Factor $factor): array => array_diff($factor->scope, $hubs), $factors), static fn (array $scope): bool => count($scope) > 2);
+            $rest = array_map(static fn (Factor $factor): array => array_diff($factor->scope, array_keys($cases[0])), $factors);
+            $scopes = array_filter($rest, static fn (array $scope): bool => count($scope) > 2);
             $counts = array_count_values(array_merge(...$scopes));
             arsort($counts);
             $hub = array_key_first($counts);
-            if ($hub === null || $counts[$hub] < self::NEARLY_EVERYWHERE * count($scopes) || count(self::cases($domains, [...$hubs, $hub])) > self::MOST_CASES) {
-                return $hubs;
+            if ($hub === null || $counts[$hub] < self::NEARLY_EVERYWHERE * count($scopes) || count($cases) * $domains[$hub] > self::MOST_CASES) {
+                return $cases;
             }
-            $hubs[] = $hub;
-        }
-    }
-
-    /**
-     * @param list<int> $domains
-     * @param list<int> $hubs
-     *
-     * @return list<array<int, int>>
-     */
-    private static function cases(array $domains, array $hubs): array
-    {
-        $cases = [[]];
-        foreach ($hubs as $hub) {
             $cases = array_merge(...array_map(static fn (array $case): array => array_map(static fn (int $value): array => $case + [$hub => $value], range(0, $domains[$hub] - 1)), $cases));
         }
-
-        return $cases;
     }
 }

@@ -142,7 +142,7 @@ final class Elimination
         $groups = [];
         $scopes = [];
         foreach ($factors as $factor) {
-            $scope = array_diff_key(array_flip($factor->scope), [$variable => null]);
+            $scope = $factor->besides($variable);
             $chosen = count($groups);
             foreach ($scopes as $i => $taken) {
                 if ($this->tableSize(array_keys($taken + $scope)) <= $largestTable) {
@@ -297,11 +297,10 @@ final class Elimination
             return;
         }
         $id = $this->nextFactor++;
-        $scope = array_flip($factor->scope);
         foreach ($factor->scope as $variable) {
             $this->factorsOf[$variable][$id] = $factor;
             unset($this->sizes[$variable]);
-            $this->neighbours[$variable] += array_diff_key($scope, [$variable => null]);
+            $this->neighbours[$variable] += $factor->besides($variable);
         }
     }
 

@@ -40,6 +40,12 @@ final readonly class Factor
         return $index;
     }
 
+    /** @return array<int, int> the other variables of its scope, as keys */
+    public function besides(int $variable): array
+    {
+        return array_diff_key(array_flip($this->scope), [$variable => null]);
+    }
+
     /**
      * @param list<self> $factors
      *
@@ -49,9 +55,8 @@ final readonly class Factor
     {
         $neighbours = array_fill(0, $variables, []);
         foreach ($factors as $factor) {
-            $scope = array_flip($factor->scope);
             foreach ($factor->scope as $variable) {
-                $neighbours[$variable] += array_diff_key($scope, [$variable => null]);
+                $neighbours[$variable] += $factor->besides($variable);
             }
         }
 

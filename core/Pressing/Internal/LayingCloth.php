@@ -43,7 +43,7 @@ final readonly class LayingCloth
     /**
      * Cut along a line.
      *
-     * @param list<Flap|null> $past takes what lies where x·X + y·Y + c < 0, as allowances
+     * @param list<Flap> $past takes what lies where x·X + y·Y + c < 0, as allowances
      *
      * @return self|null what lies on the other side; null when nothing does
      */
@@ -58,7 +58,10 @@ final readonly class LayingCloth
                 $own[] = $part->dividedAt($x, $y, $c, $past);
             } else {
                 $own[] = $kept = self::cut($part, $x, $y, $c);
-                $past[] = $kept === $part ? null : self::cut($part->asAllowance(), -$x, -$y, -$c);
+                $reached = $kept === $part ? null : self::cut($part->asAllowance(), -$x, -$y, -$c);
+                if ($reached !== null) {
+                    $past[] = $reached;
+                }
             }
         }
 
