@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
-use Facebook\WebDriver\Exception\ElementClickInterceptedException;
-use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\NoSuchElementException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
@@ -131,28 +129,21 @@ abstract class BrowserTestCase extends TestCase
         return $this->until(fn (): string => (string) $this->browser->findElement(WebDriverBy::cssSelector($selector))->getAttribute($name), "nothing matches $selector");
     }
 
-    /** One of a list that opens, by keys and by what it is called. */
+    /** One of a list that opens, by the arrows: the list still grows and moves while a click would be on its way. */
     protected function choose(string $label, string $option): void
     {
         $this->until(fn (): bool => (bool) $this->browser->executeScript('const field = document.querySelector(`input[aria-label="${arguments[0]}"]`); field?.scrollIntoView({ block: "center" }); return !!field', [$label]), "there is no list \"$label\"");
-        $this->find("input[aria-label=\"$label\"]")->sendKeys(WebDriverKeys::ENTER);
-        $path = sprintf('//*[contains(@class, "el-select-dropdown__item")][starts-with(normalize-space(.), "%s")]', $option);
-        // The list grows as it opens: what is not where it was is clicked again.
-        $this->until(function () use ($path): bool {
-            foreach ($this->browser->findElements(WebDriverBy::xpath($path)) as $item) {
-                try {
-                    if ($item->isDisplayed()) {
-                        $item->click();
+        $field = $this->find("input[aria-label=\"$label\"]");
+        $field->sendKeys(WebDriverKeys::ENTER);
+        $this->until(fn (): bool => $field->getAttribute('aria-expanded') === 'true', "the list \"$label\" does not open");
+        $this->until(function () use ($field, $option): bool {
+            $here = (string) $this->browser->executeScript('return document.getElementById(arguments[0].getAttribute("aria-activedescendant"))?.textContent.trim() ?? ""', [$field]);
+            $isHere = str_starts_with($here, $option);
+            $field->sendKeys($isHere ? WebDriverKeys::ENTER : WebDriverKeys::ARROW_DOWN);
 
-                        return true;
-                    }
-                } catch (ElementClickInterceptedException|ElementNotInteractableException) {
-                    continue;
-                }
-            }
-
-            return false;
+            return $isHere;
         }, "\"$option\" is not in the list");
+        $this->until(fn (): bool => $field->getAttribute('aria-expanded') === 'false', "the list \"$label\" does not close");
     }
 
     /** In place of what stands in the field. */
