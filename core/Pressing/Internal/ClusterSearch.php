@@ -54,8 +54,18 @@ final class ClusterSearch
     {
         $values = [];
         [$bound, $isExact] = [[PHP_INT_MAX, PHP_INT_MAX], true];
-        foreach (self::cases($domains, $factors) as $case) {
-            $found = self::prepared($domains, $factors, $case, $timeIsUp)?->searched($toBeat, self::within($timeIsUp, $mostLooks));
+        $cases = self::cases($domains, $factors);
+        $left = array_values(array_diff(array_keys($domains), array_keys($cases[0])));
+        $clusters = null;
+        foreach ($cases as $case) {
+            [$base, $rest] = self::decided(Factor::fixed($domains, $factors, $case, array_flip($left)));
+            // Every case leaves the same scopes: what belongs together does in all of them.
+            $clusters ??= Clusters::of(array_map(static fn (int $variable): int => $domains[$variable], $left), $rest);
+            if ($clusters === null) {
+                return null;
+            }
+            $search = new self($left, $case, $base, $clusters, ...Messages::passed($clusters->domains, $clusters->merged($rest), $timeIsUp));
+            $found = $search->searched($toBeat, self::within($timeIsUp, $mostLooks));
             if ($found === null) {
                 return null;
             }
@@ -71,25 +81,21 @@ final class ClusterSearch
     }
 
     /**
-     * @param list<int>        $domains
-     * @param list<Factor>     $factors
-     * @param array<int, int>  $case     value by hub
-     * @param \Closure(): bool $timeIsUp
+     * @param list<Factor> $factors
+     *
+     * @return array{array{int, int}, list<Factor>} what those that leave nothing open weigh, and the others
      */
-    private static function prepared(array $domains, array $factors, array $case, \Closure $timeIsUp): ?self
+    private static function decided(array $factors): array
     {
-        $left = array_values(array_diff(array_keys($domains), array_keys($case)));
-        $rest = Factor::fixed($domains, $factors, $case, array_flip($left));
         $base = [0, 0];
-        foreach ($rest as $i => $factor) {
+        foreach ($factors as $i => $factor) {
             if ($factor->scope === []) {
                 $base = [$base[0] + $factor->high[0], $base[1] + $factor->low[0]];
-                unset($rest[$i]);
+                unset($factors[$i]);
             }
         }
-        $clusters = Clusters::of(array_map(static fn (int $variable): int => $domains[$variable], $left), array_values($rest));
 
-        return $clusters === null ? null : new self($left, $case, $base, $clusters, ...Messages::passed($clusters->domains, $clusters->factors, $timeIsUp));
+        return [$base, array_values($factors)];
     }
 
     /**

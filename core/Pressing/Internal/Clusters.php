@@ -29,15 +29,11 @@ final class Clusters
     /** @var list<int> */
     public readonly array $domains;
 
-    /** @var list<Factor> one for each scope */
-    public readonly array $factors;
-
     /**
      * @param list<int>       $sizes
-     * @param list<Factor>    $factors
      * @param list<list<int>> $clusters
      */
-    private function __construct(private readonly array $sizes, array $factors, array $clusters)
+    private function __construct(private readonly array $sizes, array $clusters)
     {
         $domains = [];
         foreach ($clusters as $number => $variables) {
@@ -49,12 +45,11 @@ final class Clusters
             $domains[] = $step;
         }
         $this->domains = $domains;
-        $this->factors = $this->merged($factors);
     }
 
     /**
      * @param list<int>    $domains
-     * @param list<Factor> $factors
+     * @param list<Factor> $factors what they weigh does not matter here
      *
      * @return self|null null where the tables would grow too large however small the clusters
      */
@@ -67,7 +62,7 @@ final class Clusters
         foreach (self::SIZES as $largest) {
             $clusters = self::grown($domains, $common, $largest);
             if (self::largestTable($domains, $factors, $clusters) <= self::LARGEST_TABLE) {
-                return new self($domains, $factors, $clusters);
+                return new self($domains, $clusters);
             }
         }
 
@@ -82,6 +77,34 @@ final class Clusters
     public function expanded(array $values): array
     {
         return array_map(fn (int $variable): int => intdiv($values[$this->clusterOf[$variable]], $this->steps[$variable]) % $this->sizes[$variable], array_keys($this->sizes));
+    }
+
+    /**
+     * The factors over clusters in place of variables.
+     *
+     * @param list<Factor> $factors over the scopes that the clusters are for
+     *
+     * @return list<Factor> one for each scope
+     */
+    public function merged(array $factors): array
+    {
+        $tables = [];
+        foreach ($factors as $factor) {
+            $scope = array_values(array_unique(array_map(fn (int $variable): int => $this->clusterOf[$variable], $factor->scope)));
+            sort($scope);
+            $places = $this->places($factor, $scope);
+            [$highs, $lows] = [$factor->high, $factor->low];
+            $key = implode(',', $scope);
+            $known = $tables[$key] ?? null;
+            $sumHighs = $sumLows = [];
+            foreach ($places as $at => $place) {
+                $sumHighs[] = min(($known?->high[$at] ?? 0) + $highs[$place], Weight::FORBIDDEN);
+                $sumLows[] = ($known?->low[$at] ?? 0) + $lows[$place];
+            }
+            $tables[$key] = new Factor($scope, $sumHighs, $sumLows);
+        }
+
+        return array_values($tables);
     }
 
     /**
@@ -166,32 +189,6 @@ final class Clusters
     private static function product(array $numbers): int
     {
         return array_reduce($numbers, static fn (int $product, int $number): int => min($product * $number, PHP_INT_MAX >> 16), 1);
-    }
-
-    /**
-     * @param list<Factor> $factors
-     *
-     * @return list<Factor>
-     */
-    private function merged(array $factors): array
-    {
-        $tables = [];
-        foreach ($factors as $factor) {
-            $scope = array_values(array_unique(array_map(fn (int $variable): int => $this->clusterOf[$variable], $factor->scope)));
-            sort($scope);
-            $places = $this->places($factor, $scope);
-            [$highs, $lows] = [$factor->high, $factor->low];
-            $key = implode(',', $scope);
-            $known = $tables[$key] ?? null;
-            $sumHighs = $sumLows = [];
-            foreach ($places as $at => $place) {
-                $sumHighs[] = min(($known?->high[$at] ?? 0) + $highs[$place], Weight::FORBIDDEN);
-                $sumLows[] = ($known?->low[$at] ?? 0) + $lows[$place];
-            }
-            $tables[$key] = new Factor($scope, $sumHighs, $sumLows);
-        }
-
-        return array_values($tables);
     }
 
     /**

@@ -342,17 +342,18 @@ final class SearchTest extends TestCase
     {
         $random = new Randomizer(new Mt19937(5));
         $clusters = Clusters::of($domains, $factors) ?? self::fail('It is small.');
-        [$shifted, $scale] = Messages::passed($clusters->domains, $clusters->factors, static fn (): bool => false);
+        $merged = $clusters->merged($factors);
+        [$shifted, $scale] = Messages::passed($clusters->domains, $merged, static fn (): bool => false);
         self::assertLessThanOrEqual(count($domains), count($clusters->domains));
         for ($try = 0; $try < 30; ++$try) {
             $values = array_map(static fn (int $size): int => $random->getInt(0, $size - 1), $clusters->domains);
             $real = Descent::weigh($factors, $clusters->expanded($values), $domains);
-            self::assertSame(self::capped($real), self::capped(Descent::weigh($clusters->factors, $values, $clusters->domains)));
+            self::assertSame(self::capped($real), self::capped(Descent::weigh($merged, $values, $clusters->domains)));
             [$high, $low] = Descent::weigh($shifted, $values, $clusters->domains);
             $real[0] >= Weight::FORBIDDEN ? self::assertGreaterThanOrEqual(Weight::FORBIDDEN, $high) : self::assertSame([$real[0] * $scale, $real[1]], [$high, $low]);
         }
         $naive = static fn (array $factors): int => array_sum(array_map(static fn (Factor $factor): int => min($factor->high), $factors));
-        self::assertGreaterThanOrEqual($naive($clusters->factors) * $scale - count($factors), $naive($shifted), 'the bound grows, but for what is lost by dividing');
+        self::assertGreaterThanOrEqual($naive($merged) * $scale - count($factors), $naive($shifted), 'the bound grows, but for what is lost by dividing');
         self::assertLessThanOrEqual(self::leastByTrying($domains, $factors)[0] * $scale, $naive($shifted));
     }
 
@@ -383,7 +384,7 @@ final class SearchTest extends TestCase
         [$shifted, $scale] = Messages::passed($domains, $loose, $never);
         self::assertGreaterThan(1.1 * $bound($loose), $bound($shifted) / $scale);
         $clusters = Clusters::of($domains, $torn) ?? self::fail('It is small.');
-        [$shifted, $scale] = Messages::passed($clusters->domains, $clusters->factors, $never);
+        [$shifted, $scale] = Messages::passed($clusters->domains, $clusters->merged($torn), $never);
         self::assertGreaterThan(1.05 * $bound($torn), $bound($shifted) / $scale);
     }
 
@@ -399,7 +400,7 @@ final class SearchTest extends TestCase
             }
         }
         $clusters = Clusters::of($domains, $torn) ?? self::fail('It is small.');
-        [$shifted, $scale] = Messages::passed($clusters->domains, $clusters->factors, $never);
+        [$shifted, $scale] = Messages::passed($clusters->domains, $clusters->merged($torn), $never);
         $whole = (int) ceil(array_sum(array_map(static fn (Factor $factor): int => min($factor->high), $shifted)) / $scale);
         $found = ClusterSearch::best($domains, $torn, [PHP_INT_MAX, PHP_INT_MAX], $never, 0);
         self::assertFalse($found?->exact);
