@@ -300,8 +300,9 @@ final class SeamVariables extends Variables
     {
         $alike = $this->alike[$class] ?? [];
         $number = static fn (int $number): int => $alike[$number]['join'] ?? $number;
+        // What a turn makes of the one, the turn back makes of the other.
         foreach ([null, ...$this->construction->classes[$class]->turns] as $turn) {
-            if ($number($turn?->origins[$join]['join'] ?? $join) === $number($other) || $number($turn?->origins[$other]['join'] ?? $other) === $number($join)) {
+            if ($number($turn?->origins[$join]['join'] ?? $join) === $number($other)) {
                 return true;
             }
         }
