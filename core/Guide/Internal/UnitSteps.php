@@ -8,7 +8,6 @@ use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\UnitClass;
 use KeenSeam\Core\Block\Patch;
-use KeenSeam\Core\Block\PatchesUnit;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Guide\SeamWords;
 use KeenSeam\Core\Guide\Step;
@@ -46,6 +45,8 @@ final readonly class UnitSteps
 
     private RawEdges $edges;
 
+    private SquaringUp $squaringUp;
+
     /** @param CuttingPlan|null $cutting null where nothing is known of how units are made */
     public function __construct(
         private PressingPlan $plan,
@@ -58,6 +59,7 @@ final readonly class UnitSteps
         $this->names = new UnitNames($this->construction);
         $this->edges = new RawEdges($this->construction);
         $this->ears = new Ears($this->construction, $this->edges);
+        $this->squaringUp = new SquaringUp($this->construction, $cutting, $blocks, $this->names, $this->ears);
     }
 
     /** @return list<Step> */
@@ -71,12 +73,12 @@ final readonly class UnitSteps
         $steps = [];
         foreach ($levels as $piles) {
             $tried = array_filter($piles, static fn (Pile $pile): bool => $pile->hasTrial());
-            $steps = [...$steps, ...$this->rounds($piles, true), ...array_map($this->trialMeasured(...), array_values($tried)), ...$this->rounds($piles, false)];
+            $steps = [...$steps, ...$this->rounds($piles, true), ...array_map($this->squaringUp->trialMeasured(...), array_values($tried)), ...$this->rounds($piles, false)];
             foreach ($piles as $pile) {
                 foreach ($pile->classes as $class) {
                     // A block of one unit is squared up as the block.
                     if ($this->squareUp === SquareUp::Units && count($class->members[0]->patches()) < count($this->construction->face->patches)) {
-                        $steps[] = $this->squaredUp($class, $pile);
+                        $steps[] = $this->squaringUp->of($class, $pile);
                     }
                 }
             }
@@ -169,7 +171,7 @@ final readonly class UnitSteps
             $pile->isBatch() ? max(1, $pile->times($joins, $round, $isFirst, StageKind::Press)) : $times,
         )->with($ids, $made);
 
-        return [...$steps, ...$this->innerSquaredUp($pile, $joins)];
+        return [...$steps, ...$this->squaringUp->within($pile, $joins)];
     }
 
     /**
@@ -370,103 +372,5 @@ final readonly class UnitSteps
         $isTrimmed = array_filter($joins, static fn (Join $join): bool => InnerTrim::isNeededAfter($join, $ofPile) && KnownUnit::of($join) === null);
 
         return $isTrimmed === [] ? '' : ' '.InnerTrim::WORDS;
-    }
-
-    /**
-     * Known units within drawn ones, once they are pressed.
-     *
-     * @param list<Join> $joins
-     *
-     * @return list<Step> one for each kind and size
-     */
-    private function innerSquaredUp(Pile $pile, array $joins): array
-    {
-        $inner = [];
-        foreach ($joins as $join) {
-            $unit = $this->construction->classes[$join->tie->unitClass ?? 0]->members[0];
-            $known = $unit->cell->unit instanceof PatchesUnit && count($join->patchIds()) < count($unit->patches()) ? KnownUnit::of($join) : null;
-            if ($known !== null && ! $this->isWithinKnown($join)) {
-                $size = array_map(fn (int $steps): string => $this->names->raw($steps), [$known->width, $known->height]);
-                $inner[$known->name().' '.implode(' x ', $size)][] = [$join, $known, $size];
-            }
-        }
-        $steps = [];
-        foreach ($inner as $alike) {
-            [, $known, $size] = $alike[0];
-            $count = count($alike) * $this->blocks;
-            $sets = array_map(static fn (array $one): array => $one[0]->patchIds(), $alike);
-            $steps[] = new Step(StepKind::SquareUp, [], array_merge(...$sets), [], ucfirst($count === 1 ? $known->name() : $known->plural()), sprintf('Square up %s to %s x %s %s before the next seam.', Words::counted($count, $known->name(), $known->plural()), $size[0], $size[1], $this->construction->face->block->unit->value), $count, $pile->classes[0]->label(), $sets, [$size[0], $size[1]], $pile->way?->key, StageKind::Trim);
-        }
-
-        return $steps;
-    }
-
-    /** Whether the known unit is itself a part of a larger one, which is squared up instead. */
-    private function isWithinKnown(Join $join): bool
-    {
-        foreach ($this->construction->joins as $larger) {
-            if ($larger->tie !== null && $larger->tie->unitClass === $join->tie?->unitClass && $larger->tie->member === $join->tie->member && in_array($join, $larger->children(), true)) {
-                return KnownUnit::of($larger) !== null;
-            }
-        }
-
-        return false;
-    }
-
-    private function trialMeasured(Pile $pile): Step
-    {
-        $class = $pile->classes[0];
-        $sets = array_map(PatchIds::ofUnit(...), array_slice($class->members, 0, $pile->first[$class->index]));
-        $size = $this->names->rawSize($class->members[0]);
-
-        return new Step(
-            StepKind::Measure,
-            [],
-            array_merge(...$sets),
-            [],
-            ucfirst($this->names->of($class, false)),
-            sprintf('Measure the first %s before you sew the others: at least %s x %s %s.', $this->names->of($class, false), $size[0], $size[1], $this->construction->face->block->unit->value),
-            1,
-            $class->label(),
-            $sets,
-            $size,
-            $pile->way?->key,
-            StageKind::Trim,
-            1,
-        );
-    }
-
-    /** What comes out of the batches and has no place in the block. */
-    private function spareWords(UnitClass $class): string
-    {
-        $made = $this->cutting?->unit($class->label());
-        [$wrong, $spare, $half] = $made === null ? [0, 0, 0] : [$made->wrongHand(), $made->spare() - $made->wrongHand(), $made->halfMade()];
-
-        return ($spare > 0 ? sprintf(' %d more %s spare: square %s up to the same size and keep %s for another day.', $spare, $spare === 1 ? 'is' : 'are', $spare === 1 ? 'it' : 'them', $spare === 1 ? 'it' : 'them') : '')
-            .($wrong > 0 ? sprintf(' Lay aside the %d that came out the other way round: no place here takes %s.', $wrong, $wrong === 1 ? 'it' : 'them') : '')
-            .($half > 0 ? sprintf(' %s half made: keep %s too.', $half === 1 ? '1 pair stays' : $half.' pairs stay', $half === 1 ? 'it' : 'them') : '');
-    }
-
-    private function squaredUp(UnitClass $class, Pile $pile): Step
-    {
-        $sets = array_map(PatchIds::ofUnit(...), $class->members);
-        $size = $this->names->rawSize($class->members[0]);
-        [$one, $several] = [$this->names->of($class, false), $this->names->of($class, true)];
-        $count = count($class->members) * $this->blocks;
-
-        return new Step(
-            StepKind::SquareUp,
-            [],
-            array_merge(...$sets),
-            [],
-            ucfirst($count === 1 ? $one : $several),
-            sprintf('Square up %s to %s x %s %s%s.', Words::counted($count, $one, $several), $size[0], $size[1], $this->construction->face->block->unit->value, $this->ears->areOn($class) ? ' and take the dog ears off' : '').$this->spareWords($class),
-            $count,
-            $class->label(),
-            $sets,
-            $size,
-            $pile->way?->key,
-            StageKind::Trim,
-        );
     }
 }
