@@ -40,9 +40,8 @@ final readonly class Drawing
     public static function of(array $patches): self
     {
         $points = array_merge(...array_map(static fn (Patch $patch): array => $patch->outline->points, $patches));
-        $xs = array_map(static fn (Point $point): int => $point->x, $points);
-        $ys = array_map(static fn (Point $point): int => $point->y, $points);
-        [$left, $top, $width, $height] = [min($xs), min($ys), max($xs) - min($xs), max($ys) - min($ys)];
+        [$left, $top, $right, $bottom] = Point::bounds($points);
+        [$width, $height] = [$right - $left, $bottom - $top];
 
         return new self(array_map(static fn (Patch $patch): array => [
             $patch->fabric,

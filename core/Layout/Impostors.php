@@ -11,7 +11,7 @@ use KeenSeam\Core\Block\Picture;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Placement;
 use KeenSeam\Core\Block\Side;
-use KeenSeam\Core\Layout\Internal\Box;
+use KeenSeam\Core\Layout\Internal\CellBox;
 use KeenSeam\Core\Layout\Internal\CellPictures;
 
 /** The other ways a unit could lie without the eye catching it at the machine: the edge being sewn looks the same. */
@@ -82,7 +82,7 @@ final readonly class Impostors
         $right = $pictures->picture($cell);
         $placements = $shown = [];
         $unit = $pictures->units[$cell];
-        $box = Box::of($unit->outline);
+        $box = CellBox::of($unit->outline);
         foreach (Symmetry::all() as $placement) {
             // What is sewn longer than wide does not fit its place after a quarter turn.
             $fits = $box->width === $box->height || $placement->turn->swapsSides() === $unit->cell->placement->turn->swapsSides();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KeenSeam\Core\Layout;
 
 use KeenSeam\Core\Block\Face;
-use KeenSeam\Core\Layout\Internal\Box;
+use KeenSeam\Core\Layout\Internal\CellBox;
 use KeenSeam\Core\Layout\Internal\CellPictures;
 use KeenSeam\Core\Layout\Internal\Judged;
 use KeenSeam\Core\Layout\Internal\Moves;
@@ -47,7 +47,7 @@ final readonly class OddOnesOut
         $grid = $face->block->grid;
         $busy = count(array_filter($pictures->units, static fn ($unit): bool => $unit->cell->unit->kind() !== 'plain'));
         $allowed = max(1, intdiv($busy, self::ONE_IN));
-        $all = Moves::allOf($pictures->units, Box::of($face->outline()), count($grid->columns), count($grid->rows), $isOnPoint);
+        $all = Moves::allOf($pictures->units, CellBox::of($face->outline()), count($grid->columns), count($grid->rows), $isOnPoint);
         usort($all, static fn (Moves $a, Moves $b): int => $b->count <=> $a->count);
         $judged = [];
         foreach ($all as $moves) {

@@ -8,7 +8,7 @@ use KeenSeam\Core\Block\Face;
 use KeenSeam\Core\Block\PlacedUnit;
 use KeenSeam\Core\Block\Turn;
 use KeenSeam\Core\Geometry\Point;
-use KeenSeam\Core\Layout\Internal\Box;
+use KeenSeam\Core\Layout\Internal\CellBox;
 
 /**
  * A whole set of units with a tip, carried into each other by the layout's symmetry, that all point to the middle or all
@@ -76,7 +76,7 @@ final readonly class Pointing
             Turn::Half => new Point(0, 1),
             Turn::ThreeQuarters => new Point(-1, 0),
         };
-        $box = Box::of($unit->outline);
+        $box = CellBox::of($unit->outline);
         [$width, $height] = $face->outline()->size();
         // Doubled, so that middles are whole numbers; the face begins at 0, 0.
         $from = new Point(2 * $box->x + $box->width - $width, 2 * $box->y + $box->height - $height);

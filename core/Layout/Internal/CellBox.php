@@ -12,7 +12,7 @@ use KeenSeam\Core\Geometry\ConvexPolygon;
  *
  * @internal
  */
-final readonly class Box
+final readonly class CellBox
 {
     public function __construct(
         public int $x,

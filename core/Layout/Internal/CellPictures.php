@@ -108,7 +108,7 @@ final class CellPictures
 
     private function nameOf(PlacedUnit $unit): string
     {
-        $box = Box::of($unit->outline);
+        $box = CellBox::of($unit->outline);
         $kind = $unit->cell->unit;
         $made = $kind instanceof PatternUnit
             ? $kind->kind().' '.implode(' ', array_map(static fn (Fabric $fabric): string => $fabric->key, $kind->fabrics))
@@ -132,7 +132,7 @@ final class CellPictures
     private function placing(PlacedUnit $unit, Placement $placement): ?Picture
     {
         $block = $this->face->block;
-        $box = Box::of($unit->outline);
+        $box = CellBox::of($unit->outline);
         $length = fn (int $steps): Length => Length::of(Fraction::of($steps, $this->face->lattice->steps), $block->unit);
         $one = [Fraction::of(1)];
         $cell = new Cell(1, 1, 1, 1, $unit->cell->unit, $placement);

@@ -27,12 +27,12 @@ final class Copies
     public static function of(Grid $now, Grid $before, Symmetry $symmetry): array
     {
         self::ensureAllowed($now, $symmetry);
-        $whole = new Box(0, 0, count($now->columns), count($now->rows));
+        $whole = new CellBox(0, 0, count($now->columns), count($now->rows));
         $laid = [];
         $copies = [];
         $unchanged = array_map(static fn (Cell $cell): string => serialize($cell), $before->cells);
         foreach ($now->cells as $cell) {
-            $box = new Box($cell->column - 1, $cell->row - 1, $cell->columnSpan, $cell->rowSpan);
+            $box = new CellBox($cell->column - 1, $cell->row - 1, $cell->columnSpan, $cell->rowSpan);
             if (in_array(serialize($cell), $unchanged, true) || self::isTaken($cell, $laid)) {
                 continue;
             }

@@ -38,10 +38,10 @@ final readonly class Moves
      *
      * @return list<self>
      */
-    public static function allOf(array $units, Box $whole, int $columns, int $rows, bool $isOnPoint = false): array
+    public static function allOf(array $units, CellBox $whole, int $columns, int $rows, bool $isOnPoint = false): array
     {
-        $boxes = array_map(static fn (PlacedUnit $unit): Box => Box::of($unit->outline), $units);
-        $places = array_flip(array_map(static fn (Box $box): string => $box->key(), $boxes));
+        $boxes = array_map(static fn (PlacedUnit $unit): CellBox => CellBox::of($unit->outline), $units);
+        $places = array_flip(array_map(static fn (CellBox $box): string => $box->key(), $boxes));
         $all = [];
         foreach (Symmetry::cases() as $symmetry) {
             $moves = $isOnPoint ? array_map(self::ofHanging(...), $symmetry->moves()) : $symmetry->moves();
@@ -86,13 +86,13 @@ final readonly class Moves
     }
 
     /**
-     * @param list<Box>          $boxes
+     * @param list<CellBox>      $boxes
      * @param array<string, int> $places
      * @param list<Placement>    $moves
      *
      * @return non-empty-list<array<int, int>>|null null when some cell comes to lie where no cell is
      */
-    private static function targets(array $boxes, array $places, array $moves, Box $whole): ?array
+    private static function targets(array $boxes, array $places, array $moves, CellBox $whole): ?array
     {
         $targets = [];
         foreach ($moves as $move) {
@@ -135,14 +135,14 @@ final readonly class Moves
 
     /**
      * @param list<PlacedUnit> $units
-     * @param list<Box>        $boxes
+     * @param list<CellBox>    $boxes
      *
      * @return list<self>
      */
     private static function repeats(array $units, array $boxes, int $columns, int $rows): array
     {
         $repeats = [];
-        $sizes = array_map(static fn (PlacedUnit $unit, Box $box): string => "{$unit->cell->rowSpan} {$unit->cell->columnSpan} $box->width $box->height", $units, $boxes);
+        $sizes = array_map(static fn (PlacedUnit $unit, CellBox $box): string => "{$unit->cell->rowSpan} {$unit->cell->columnSpan} $box->width $box->height", $units, $boxes);
         foreach (self::divisors($columns) as $period) {
             foreach (self::divisors($rows) as $rowPeriod) {
                 $count = intdiv($columns, $period) * intdiv($rows, $rowPeriod);
