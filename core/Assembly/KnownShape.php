@@ -48,7 +48,7 @@ final readonly class KnownShape
         if (count($outlines) < 2 || count($outlines) > self::MOST_PATCHES) {
             return null;
         }
-        $outline = self::bounds($outlines);
+        $outline = ConvexPolygon::uprightRound(array_merge(...array_map(static fn (ConvexPolygon $one): array => $one->points, $outlines)));
         if (array_sum(array_map(static fn (ConvexPolygon $one): int => $one->areaDoubled(), $outlines)) !== $outline->areaDoubled()) {
             return null;
         }
@@ -59,15 +59,6 @@ final readonly class KnownShape
         }
 
         return $found;
-    }
-
-    /** @param non-empty-list<ConvexPolygon> $outlines */
-    private static function bounds(array $outlines): ConvexPolygon
-    {
-        $points = array_merge(...array_map(static fn (ConvexPolygon $one): array => $one->points, $outlines));
-        [$xs, $ys] = [array_map(static fn (Point $point): int => $point->x, $points), array_map(static fn (Point $point): int => $point->y, $points)];
-
-        return ConvexPolygon::of([new Point(min($xs), min($ys)), new Point(max($xs), min($ys)), new Point(max($xs), max($ys)), new Point(min($xs), max($ys))]);
     }
 
     /** @param non-empty-list<ConvexPolygon> $outlines */

@@ -33,6 +33,20 @@ final readonly class ConvexPolygon
         return new self($corners);
     }
 
+    /**
+     * The smallest upright rectangle round the points, its corners first from the upper left.
+     *
+     * @param non-empty-array<Point> $points
+     *
+     * @throws OutlineNotConvex when they lie in one upright or level line
+     */
+    public static function uprightRound(array $points): self
+    {
+        [$left, $top, $right, $bottom] = Point::bounds($points);
+
+        return self::of([new Point($left, $top), new Point($right, $top), new Point($right, $bottom), new Point($left, $bottom)]);
+    }
+
     /** Twice the area in square lattice steps; a whole number, so that areas can be compared exactly. */
     public function areaDoubled(): int
     {
@@ -134,9 +148,9 @@ final readonly class ConvexPolygon
     /** @return array{int, int} width and height of the smallest upright rectangle round the outline */
     public function size(): array
     {
-        [$xs, $ys] = [array_map(static fn (Point $p): int => $p->x, $this->points), array_map(static fn (Point $p): int => $p->y, $this->points)];
+        [$left, $top, $right, $bottom] = Point::bounds($this->points);
 
-        return [max($xs) - min($xs), max($ys) - min($ys)];
+        return [$right - $left, $bottom - $top];
     }
 
     /** Turned clockwise about 0, 0. */

@@ -19,7 +19,24 @@ final readonly class Point
      */
     public static function upperLeftOf(array $points): self
     {
-        return new self(min(array_map(static fn (self $point): int => $point->x, $points)), min(array_map(static fn (self $point): int => $point->y, $points)));
+        [$left, $top] = self::bounds($points);
+
+        return new self($left, $top);
+    }
+
+    /**
+     * How far points reach.
+     *
+     * @param non-empty-array<self> $points
+     *
+     * @return array{int, int, int, int} left, top, right, bottom
+     */
+    public static function bounds(array $points): array
+    {
+        $xs = array_map(static fn (self $point): int => $point->x, $points);
+        $ys = array_map(static fn (self $point): int => $point->y, $points);
+
+        return [min($xs), min($ys), max($xs), max($ys)];
     }
 
     public function equals(self $other): bool

@@ -13,6 +13,7 @@ use KeenSeam\Core\Assembly\Piece;
 use KeenSeam\Core\Assembly\Strand;
 use KeenSeam\Core\Assembly\UnitName;
 use KeenSeam\Core\Block\PlacedUnit;
+use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Listed;
 
 /**
@@ -45,7 +46,7 @@ final readonly class PartNames
         $units = [];
         foreach ($construction->face->whole->parts as $unit) {
             if ($unit instanceof PlacedUnit) {
-                [$left, $top, $right, $bottom] = self::box($unit->outline->points);
+                [$left, $top, $right, $bottom] = Point::bounds($unit->outline->points);
                 $units["$left $top $right $bottom"] = $unit;
                 $lines[0][$left] = $unit->cell->column;
                 $lines[1][$right] = $unit->cell->lastColumn();
@@ -55,7 +56,7 @@ final readonly class PartNames
         }
         $this->lines = $lines;
         $this->units = $units;
-        [, , $this->width, $this->height] = self::box($construction->face->outline()->points);
+        [, , $this->width, $this->height] = Point::bounds($construction->face->outline()->points);
     }
 
     /** Whether the parts of a strand are numbered: rows, columns, slanting rows, strips round a centre. */
@@ -97,7 +98,7 @@ final readonly class PartNames
         $names = $bands = $numbered = [];
         foreach ($strands as $strand) {
             $part = $this->construction->joins[max($strand->joins)];
-            [$left, $top, $right, $bottom] = self::box($part->outline()->points);
+            [$left, $top, $right, $bottom] = Point::bounds($part->outline()->points);
             $cells = $this->cells($left, $top, $right, $bottom);
             $name = $this->ofStrand($strand);
             $number = $this->numbers[$part->id] ?? 0;
@@ -142,7 +143,7 @@ final readonly class PartNames
     /** Whether a part is just what lies in one cell. */
     public function isOneCell(Assembly $part): bool
     {
-        return isset($this->units[implode(' ', self::box($part->outline()->points))]) && $part->outline()->isUprightRectangle();
+        return isset($this->units[implode(' ', Point::bounds($part->outline()->points))]) && $part->outline()->isUprightRectangle();
     }
 
     /** What all of it is called: a block, or a top. */
@@ -197,7 +198,7 @@ final readonly class PartNames
     /** What one of the parts is called that a strand sews together. */
     public function of(Assembly $part): string
     {
-        [$left, $top, $right, $bottom] = self::box($part->outline()->points);
+        [$left, $top, $right, $bottom] = Point::bounds($part->outline()->points);
         if (! $part->outline()->isUprightRectangle()) {
             return $this->unplaced($part);
         }
@@ -276,7 +277,7 @@ final readonly class PartNames
     private function placed(array $cells, Assembly $part): string
     {
         [$firstRow, $lastRow, $firstColumn, $lastColumn] = $cells;
-        [$left, $top, $right, $bottom] = self::box($part->outline()->points);
+        [$left, $top, $right, $bottom] = Point::bounds($part->outline()->points);
         $rows = ($firstRow === $lastRow ? 'row ' : 'rows ').Words::span($firstRow, $lastRow);
         $columns = ($firstColumn === $lastColumn ? 'column ' : 'columns ').Words::span($firstColumn, $lastColumn);
         $unit = $this->units["$left $top $right $bottom"] ?? null;
@@ -302,17 +303,5 @@ final readonly class PartNames
             $part instanceof Join => 'part '.($this->numbers[$part->id] ?? 0),
             default => 'part',
         };
-    }
-
-    /**
-     * @param non-empty-list<\KeenSeam\Core\Geometry\Point> $points
-     *
-     * @return array{int, int, int, int} left, top, right, bottom
-     */
-    private static function box(array $points): array
-    {
-        [$xs, $ys] = [array_map(static fn ($point): int => $point->x, $points), array_map(static fn ($point): int => $point->y, $points)];
-
-        return [min($xs), min($ys), max($xs), max($ys)];
     }
 }

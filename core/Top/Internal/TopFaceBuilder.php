@@ -193,20 +193,11 @@ final class TopFaceBuilder
         $within = [];
         foreach ($parts as $part) {
             foreach ($part->role === PartRole::PlainSide || $part->origins !== null ? $part->patchIds() : [] as $id) {
-                $within[$id] = $part->origins === null ? $outline : self::box($this->patches[$id]->outline);
+                $within[$id] = $part->origins === null ? $outline : ConvexPolygon::uprightRound($this->patches[$id]->outline->points);
             }
         }
 
         return $within;
-    }
-
-    private static function box(ConvexPolygon $outline): ConvexPolygon
-    {
-        $xs = array_map(static fn (Point $point): int => $point->x, $outline->points);
-        $ys = array_map(static fn (Point $point): int => $point->y, $outline->points);
-        [$left, $top, $right, $bottom] = [min($xs), min($ys), max($xs), max($ys)];
-
-        return ConvexPolygon::of([new Point($left, $top), new Point($right, $top), new Point($right, $bottom), new Point($left, $bottom)]);
     }
 
     private function whole(FrameCell $cell): PlacedUnit
@@ -218,7 +209,7 @@ final class TopFaceBuilder
             [$right, $bottom] = [$cell->box[2]->minus($this->left), $cell->box[3]->minus($this->above)];
             $far = $this->lattice->point($right, $bottom);
 
-            return $this->plain($cell, $holds, ConvexPolygon::of([$origin, new Point($far->x, $origin->y), $far, new Point($origin->x, $far->y)]));
+            return $this->plain($cell, $holds, ConvexPolygon::uprightRound([$origin, $far]));
         }
         $face = $this->designs[$holds->key];
         $placement = $cell->placement();

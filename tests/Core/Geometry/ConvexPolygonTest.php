@@ -95,6 +95,18 @@ final class ConvexPolygonTest extends TestCase
         }, explode(' ', $corners)));
     }
 
+    public function test_the_smallest_upright_rectangle_round_points_touches_them_all_and_has_one_on_each_side(): void
+    {
+        $points = [new Point(4, -2), new Point(-3, 5), new Point(0, 1), new Point(7, 3)];
+        $round = ConvexPolygon::uprightRound($points);
+        self::assertTrue($round->isUprightRectangle());
+        self::assertEquals([new Point(-3, -2), new Point(7, -2), new Point(7, 5), new Point(-3, 5)], $round->points);
+        self::assertSame([-3, -2, 7, 5], Point::bounds($points));
+        self::assertSame([true, true, true, true], array_map($round->touches(...), $points));
+        $this->expectException(OutlineNotConvex::class);
+        ConvexPolygon::uprightRound([new Point(1, 1), new Point(1, 4)]);
+    }
+
     public function test_an_outline_is_turned_moved_and_measured(): void
     {
         $slanted = ConvexPolygon::of([new Point(2, 3), new Point(7, 5), new Point(4, 12)]);
