@@ -85,7 +85,7 @@ final readonly class OrderReport
             return null;
         }
 
-        return count(array_unique(array_map(AssemblyShape::key(...), $all)));
+        return AssemblyShape::kinds($all);
     }
 
     private static function printed(Face $face, float $steps): string
