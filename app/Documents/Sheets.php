@@ -16,6 +16,18 @@ enum Sheets: string implements Sheet
     case Press = 'press';
     case Joins = 'joins';
     case Orders = 'orders';
+    case Advice = 'advice';
+
+    public function atOnce(): int
+    {
+        return match ($this) {
+            self::Press, self::Joins => 3000,
+            // The block is sewn in every order there is, one after the other.
+            self::Orders => 300,
+            // Every cure is tried by a plan.
+            self::Advice => 100,
+        };
+    }
 
     public function make(ShelfBlock $block, WorkingOut $working): void
     {
@@ -23,6 +35,7 @@ enum Sheets: string implements Sheet
             self::Press => self::press($working),
             self::Joins => self::joins($block, $working),
             self::Orders => self::orders($working),
+            self::Advice => self::advice($block, $working),
         };
     }
 
@@ -44,6 +57,19 @@ enum Sheets: string implements Sheet
 
             return JoinsStationDocument::of($block, $measured, $plan, new Drift($plan, $takeUp, $block->square_up, [], $working->facts()->measuredIn($kept->unit)), $takeUp);
         }, self::Joins);
+    }
+
+    /** JSON of AdviceDocument::of(). */
+    public static function advice(ShelfBlock $block, WorkingOut $working): string
+    {
+        $plans = $working->plans();
+
+        return $working->sheet(
+            'advice',
+            [$block->lump, $block->rest, $block->own_way, $block->two_piles, $block->rules, $plans->locks()->all, $plans->question()->name()],
+            static fn (): array => AdviceDocument::of($block, $working),
+            self::Advice,
+        );
     }
 
     /** @return array<string, mixed> as OrdersDocument::orders() tells them */

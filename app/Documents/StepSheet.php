@@ -20,6 +20,11 @@ final readonly class StepSheet implements Sheet
 
     private function __construct(private string $key) {}
 
+    public function atOnce(): int
+    {
+        return 3000;
+    }
+
     public function make(ShelfBlock $block, WorkingOut $working): void
     {
         $work = app(WorkTable::class)->of($block);

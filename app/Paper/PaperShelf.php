@@ -8,6 +8,7 @@ use App\House\House;
 use App\Models\ShelfBlock;
 use App\Models\ShelfTop;
 use App\Workings\KeptParts;
+use App\Workings\Planning;
 use App\Workings\PlanNotFound;
 use App\Workings\StillPlanning;
 use App\Workings\WorkedTops;
@@ -37,6 +38,7 @@ final readonly class PaperShelf
         private KeptParts $parts,
         private Repository $cache,
         private SheetType $type,
+        private Planning $planning,
     ) {}
 
     /**
@@ -47,14 +49,20 @@ final readonly class PaperShelf
      */
     public function ready(ShelfBlock|ShelfTop $thing, PaperAsked $asked): string
     {
-        $key = $this->key($thing, $asked);
+        $asIs = $this->sources($thing, $asked);
+        // A plan that is bettered meanwhile is no reason to begin again: what was asked for is finished first.
+        $begun = $this->cache->get(self::begunKey($asIs));
+        $key = is_string($begun) ? $begun : KeptParts::key('paper-'.$asked->form->value, [...$asIs, $this->plan($thing, $asked)]);
         if ($this->made($key) !== null) {
+            $this->cache->forget(self::begunKey($asIs));
+
             return $key;
         }
-        $told = $this->cache->get($key);
+        $told = $this->cache->get(self::stateKey($key));
         $told = is_array($told) ? $told : [];
         if (is_string($told['problem'] ?? null)) {
-            $this->cache->forget($key);
+            $this->cache->forget(self::stateKey($key));
+            $this->cache->forget(self::begunKey($asIs));
             throw PlanNotFound::since($told['problem']);
         }
         if (config('queue.default') === 'sync' || $this->isSmall($thing, $asked)) {
@@ -64,8 +72,10 @@ final readonly class PaperShelf
         }
         if (! is_float($told['heard'] ?? null) || microtime(true) - $told['heard'] > self::LOST) {
             $told = ['done' => 0, 'heard' => microtime(true)];
-            $this->cache->put($key, $told, 600);
+            $this->cache->put(self::stateKey($key), $told, 600);
+            $this->cache->put(self::begunKey($asIs), $key, 600);
             $this->parts->keep('asked-'.$key, [$thing::class, $thing->getAttributes(), $asked]);
+            $this->planning->makeWay($key);
             MakePaper::dispatch($key);
         }
         throw StillPlanning::of($key, ['what' => 'paper', 'state' => 'working', 'done' => (int) ($told['done'] ?? 0), 'most' => count($asked->kinds), 'found' => 0]);
@@ -82,6 +92,7 @@ final readonly class PaperShelf
     public function makeAsked(string $key): void
     {
         $this->parts->forgetAtHand();
+        $this->planning->wayIsMade($key);
         $asked = $this->parts->recall('asked-'.$key);
         if (! is_array($asked) || ! $asked[2] instanceof PaperAsked) {
             return;
@@ -89,9 +100,9 @@ final readonly class PaperShelf
         $thing = ($asked[0] === ShelfTop::class ? new ShelfTop() : new ShelfBlock())->setRawAttributes($asked[1]);
         try {
             $this->make($key, $thing, $asked[2]);
-            $this->cache->forget($key);
+            $this->cache->forget(self::stateKey($key));
         } catch (\Throwable $thrown) {
-            $this->cache->put($key, ['problem' => $thrown instanceof KeenSeamProblem ? $thrown->getMessage() : 'The sheets could not be made.'], 600);
+            $this->cache->put(self::stateKey($key), ['problem' => $thrown instanceof KeenSeamProblem ? $thrown->getMessage() : 'The sheets could not be made.'], 600);
             throw $thrown;
         }
     }
@@ -100,7 +111,7 @@ final readonly class PaperShelf
     {
         $toPrint = $thing instanceof ShelfBlock ? $this->shelf->block($thing) : $this->shelf->top($thing);
         $pages = (new Papers($this->type))->pages($toPrint, $asked->paper, $asked->kinds, function (int $done) use ($key): void {
-            $this->cache->put($key, ['done' => $done, 'heard' => microtime(true)], 600);
+            $this->cache->put(self::stateKey($key), ['done' => $done, 'heard' => microtime(true)], 600);
         });
         $this->parts->keep($key, match ($asked->form) {
             PaperForm::Pdf => (new Pdf($this->type))->of($pages, $thing->name),
@@ -115,14 +126,34 @@ final readonly class PaperShelf
         return $patches <= (count($asked->kinds) === 1 ? self::ONE_AT_ONCE : self::ALL_AT_ONCE);
     }
 
-    /** Of everything that the sheets show. */
-    private function key(ShelfBlock|ShelfTop $thing, PaperAsked $asked): string
+    /** @return list<mixed> everything that the sheets show, but for the plan */
+    private function sources(ShelfBlock|ShelfTop $thing, PaperAsked $asked): array
     {
-        $needsPlan = array_filter($asked->kinds, static fn (SheetKind $kind): bool => $kind->isOfThePlan()) !== [];
         $own = $thing instanceof ShelfBlock
-            ? [$thing->document, $thing->version, $thing->cutting, $thing->chain, $thing->take_up, $thing->square_up, $thing->leave, $thing->ease, House::now()->cuttingSources(), $needsPlan ? $this->workings->asAsked($thing)->planHead()->content : '']
-            : [...$thing->sewnSources(), $thing->preference, $thing->chain, $needsPlan ? $this->tops->plan($thing)['plan']?->plan->cost : ''];
+            ? [$thing->document, $thing->version, $thing->cutting, $thing->chain, $thing->take_up, $thing->square_up, $thing->leave, $thing->ease, House::now()->cuttingSources()]
+            : [...$thing->sewnSources(), $thing->preference, $thing->chain];
 
-        return KeptParts::key('paper-'.$asked->form->value, [$thing->name, now()->format('Y-m-d'), $asked->paper, ...$asked->kinds, $own]);
+        return [$thing->name, now()->format('Y-m-d'), $asked->form->value, $asked->paper, ...$asked->kinds, $own];
+    }
+
+    private function plan(ShelfBlock|ShelfTop $thing, PaperAsked $asked): mixed
+    {
+        if (array_filter($asked->kinds, static fn (SheetKind $kind): bool => $kind->isOfThePlan()) === []) {
+            return '';
+        }
+
+        return $thing instanceof ShelfBlock ? $this->workings->asAsked($thing)->planHead()->content : $this->tops->plan($thing)['plan']?->plan->cost;
+    }
+
+    /** How far the worker is; the sheets themselves lie under the key. */
+    private static function stateKey(string $key): string
+    {
+        return 'state-'.$key;
+    }
+
+    /** @param list<mixed> $sources */
+    private static function begunKey(array $sources): string
+    {
+        return KeptParts::key('paper-begun', $sources);
     }
 }

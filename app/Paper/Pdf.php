@@ -45,7 +45,7 @@ final readonly class Pdf
 
     private function area(Cpdf $pdf, Area $area, float $height): void
     {
-        $corners = self::numbers($area->corners, $height);
+        $corners = self::numbers($area->corners(), $height);
         if ($area->fill !== null) {
             $pdf->setColor(self::colour($area->fill));
             $pdf->polygon($corners, true);
@@ -62,7 +62,7 @@ final readonly class Pdf
     {
         $pdf->setStrokeColor(self::colour($stroke->colour));
         $pdf->setLineStyle($stroke->thick * self::POINTS, 'butt', 'round', array_map(static fn (float $dash): float => round($dash * self::POINTS, 3), $stroke->dashes));
-        $points = self::numbers($stroke->points, $height);
+        $points = self::numbers($stroke->points(), $height);
         for ($i = 0; $i + 3 < count($points); $i += 2) {
             $pdf->line($points[$i], $points[$i + 1], $points[$i + 2], $points[$i + 3]);
         }

@@ -122,7 +122,8 @@ final class KeptParts
             $text = $kept[0] === 'z' ? gzuncompress(substr($kept, 1)) : substr($kept, 1);
             $value = is_string($text) ? unserialize($text) : false;
 
-            return $value === false ? null : $value;
+            // What could not be read again is not there; what was kept as false is.
+            return $value === false && $text !== serialize(false) ? null : $value;
         } catch (\Throwable) {
             return null;
         }

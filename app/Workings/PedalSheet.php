@@ -10,6 +10,11 @@ enum PedalSheet implements Sheet
 {
     case Whole;
 
+    public function atOnce(): int
+    {
+        return 3000;
+    }
+
     public function make(ShelfBlock $block, WorkingOut $working): void
     {
         $working->pedal();

@@ -6,6 +6,7 @@ namespace App\Workings;
 
 use App\Models\ShelfBlock;
 use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Pressing\PressingPlan;
@@ -18,17 +19,23 @@ use KeenSeam\Core\Pressing\PressQuestion;
  */
 final class Planning
 {
-    /** Seconds that a request searches by itself where a worker can go on. */
+    /** Seconds that a request searches for a plan by itself where a worker can go on. */
     private const AT_ONCE = 1.0;
 
+    /** Seconds after the first search of a request in which it begins another. */
+    private const ALL_AT_ONCE = 1.0;
+
     /** Larger blocks are not even begun within a request. */
-    private const LARGE = 2500;
+    private const LARGE = 1500;
 
     /** Seconds that a request searches where nobody else can. */
     private const ALONE = 8.0;
 
     /** Seconds of one search in the queue. */
     public const LONG = 60.0;
+
+    /** Seconds of each search that a sheet needs which the worker makes. */
+    private const FOR_SHEET = 3.0;
 
     /** So often a plan is bettered unasked. */
     private const TRIES = 2;
@@ -45,6 +52,9 @@ final class Planning
     /** @var array<string, true> keys that this request has searched for by itself */
     private array $searched = [];
 
+    /** @var array{Request|null, float} until when the request may begin to search for another plan */
+    private array $until = [null, 0.0];
+
     public function __construct(
         private readonly KeptParts $parts,
         private readonly Repository $cache,
@@ -60,10 +70,13 @@ final class Planning
      */
     public function plan(string $key, ?PressingPlan $known, ShelfBlock $block, PressQuestion $question, Construction $construction, \Closure $planner): PressingPlan
     {
+        if ($this->isWorker) {
+            return $known ?? $this->searchedOnce($key, $planner(), $question, self::FOR_SHEET);
+        }
         if (config('queue.default') === 'sync') {
             return $known !== null && ! $this->searchesHere($key) ? $known : $this->searchedOnce($key, $planner(), $question, self::ALONE);
         }
-        if ($known === null && count($construction->joins) <= self::LARGE) {
+        if ($known === null && count($construction->joins) <= self::LARGE && $this->hasTime()) {
             $known = $this->searchedOnce($key, $planner(), $question, self::AT_ONCE);
         }
         if ($known?->proved !== true && ($known === null || $this->tries($key) < self::TRIES)) {
@@ -129,7 +142,7 @@ final class Planning
         if (! in_array($told['state'], ['waiting', 'working'], true) || $this->isLost($told)) {
             $this->tell($key, ['state' => 'waiting', 'heard' => microtime(true)]);
             $this->parts->keep('asked-'.$key, [$block->getAttributes(), $what]);
-            $this->cache->put(self::SHEETS_WAIT, $key, (int) self::LONG);
+            $this->makeWay($key);
             MakeSheet::dispatch($key);
         }
         throw StillPlanning::of($key, $this->state($key));
@@ -139,15 +152,26 @@ final class Planning
     public function makeSheet(string $key, \Closure $make): void
     {
         $this->isWorker = true;
-        if ($this->cache->get(self::SHEETS_WAIT) === $key) {
-            $this->cache->forget(self::SHEETS_WAIT);
-        }
+        $this->wayIsMade($key);
         $this->tell($key, ['state' => 'working', 'began' => microtime(true), 'heard' => microtime(true)]);
         try {
             $make();
         } finally {
             $this->isWorker = false;
             $this->tell($key, ['state' => 'idle']);
+        }
+    }
+
+    /** The search that the worker is at stops for a moment, so that what is wanted sooner need not wait for its end. */
+    public function makeWay(string $for): void
+    {
+        $this->cache->put(self::SHEETS_WAIT, $for, (int) self::LONG);
+    }
+
+    public function wayIsMade(string $for): void
+    {
+        if ($this->cache->get(self::SHEETS_WAIT) === $for) {
+            $this->cache->forget(self::SHEETS_WAIT);
         }
     }
 
@@ -220,6 +244,15 @@ final class Planning
         $this->tell($key, ['tries' => $this->tries($key) + 1]);
 
         return $this->searched($key, $planner, $question, self::until($seconds));
+    }
+
+    private function hasTime(): bool
+    {
+        if ($this->until[0] !== request()) {
+            $this->until = [request(), microtime(true) + self::ALL_AT_ONCE];
+        }
+
+        return microtime(true) < $this->until[1];
     }
 
     /** @param \Closure(): bool $timeIsUp */

@@ -111,7 +111,7 @@ final class Plans
         $question = $this->question()->withLocks($locks);
         if (! $progress->agreesWith($this->headAsLocked($locks)->pressing)) {
             $question = $this->questionRound($locks, $progress);
-        } elseif ($locks !== [] && $this->block->rest !== RestOfSeams::Follows) {
+        } elseif ($this->headFlipped($question) !== null) {
             $question = $question->withoutLocks();
         }
 
@@ -200,11 +200,8 @@ final class Plans
     private function headAsLocked(array $locks): PlanHead
     {
         $question = $this->question()->withLocks($locks);
-        if ($locks === [] || $this->block->rest === RestOfSeams::Follows) {
-            return $this->headOf($question);
-        }
 
-        return $this->headAt($this->flippedKey($question, $this->headOf($question->withoutLocks())), fn (): PressingPlan => $this->asLocked($locks));
+        return $this->headFlipped($question) ?? $this->headOf($question);
     }
 
     /** Of a plan that is bettered there is another head each time. */
@@ -229,13 +226,45 @@ final class Plans
     private function asLocked(array $locks): PressingPlan
     {
         $question = $this->question()->withLocks($locks);
-        if ($locks === [] || $this->block->rest === RestOfSeams::Follows) {
-            return $this->best($question);
-        }
-        // Laid over the plan that is known without them, whether that is the best there can be or not yet.
-        $best = $this->best($question->withoutLocks());
 
-        return $this->parts->part($this->flippedKey($question, $best), fn (): KeptPlan => KeptPlan::of($this->planner()->bestThenFlipped($question)))->on($this->working->construction());
+        return $this->flipped($question) ?? $this->best($question);
+    }
+
+    /** Her locks laid over the plan that is known without them, proved or not; null where the other seams are to follow, or must. */
+    private function flipped(PressQuestion $question): ?PressingPlan
+    {
+        if (! $this->staysRound($question)) {
+            return null;
+        }
+        $key = $this->flippedKey($question, $this->best($question->withoutLocks()));
+        $kept = $this->parts->part($key, function () use ($question): KeptPlan|false {
+            $plan = $this->planner()->flipped($question);
+
+            return $plan === null ? false : KeptPlan::of($plan);
+        });
+
+        return $kept === false ? null : $kept->on($this->working->construction());
+    }
+
+    private function headFlipped(PressQuestion $question): ?PlanHead
+    {
+        if (! $this->staysRound($question)) {
+            return null;
+        }
+        $key = $this->flippedKey($question, $this->headOf($question->withoutLocks()));
+        $head = $this->parts->part('head-'.$key, function () use ($question, $key): PlanHead|false {
+            $plan = $this->flipped($question);
+
+            return $plan === null ? false : $this->headMade($key, $plan, 0);
+        });
+
+        return $head === false ? null : $head;
+    }
+
+    /** Whether what is not locked stays as the plan without locks has it. */
+    private function staysRound(PressQuestion $question): bool
+    {
+        return $question->locks !== [] && $this->block->rest === RestOfSeams::Stays;
     }
 
     /** @param list<Lock> $locks */
@@ -267,12 +296,6 @@ final class Plans
 
             return $this->working->rules()->locks(array_map(static fn (array $rule): Rule => Rule::parse($rule['rule']), array_values($fitting)), $locks);
         });
-    }
-
-    /** @param \Closure(): PressingPlan $plan */
-    private function headAt(string $key, \Closure $plan): PlanHead
-    {
-        return $this->parts->part('head-'.$key, fn (): PlanHead => $this->headMade($key, $plan(), 0));
     }
 
     private function headMade(string $key, PressingPlan $plan, int $found): PlanHead

@@ -40,9 +40,6 @@ final class WorkingOut
     /** Bytes of a file whose face and construction are sooner worked out than read. */
     private const LONG_FILE = 200_000;
 
-    /** Patches, or seams, of a block whose sheets no request makes by itself. */
-    private const LARGE = 3000;
-
     /** @var array<string, Block> by file */
     private array $designs = [];
 
@@ -222,6 +219,17 @@ final class WorkingOut
         return $this->heavy($heavy, KeptParts::key($name, [$this->planHead()->content, ...$sources]), static fn (): string => SheetText::of($work()));
     }
 
+    /**
+     * An answer to a question of cutting, as text.
+     *
+     * @param list<mixed>                      $sources what it depends on besides how the block is drawn and cut
+     * @param \Closure(): array<string, mixed> $work
+     */
+    public function cuttingSheet(string $name, array $sources, \Closure $work, Sheet $heavy): string
+    {
+        return $this->heavy($heavy, KeptParts::key($name, [...$this->drawnSources(), $this->choices()->toArray(), ...House::now()->cuttingSources(), ...$sources]), static fn (): string => SheetText::of($work()));
+    }
+
     /** What was found about the block's file before, by name.
      *
      * @template T
@@ -250,7 +258,7 @@ final class WorkingOut
     }
 
     /**
-     * On a very large block a worker makes it.
+     * On a large block a worker makes it.
      *
      * @template T
      *
@@ -263,7 +271,7 @@ final class WorkingOut
     private function heavy(?Sheet $what, string $key, \Closure $work): mixed
     {
         $kept = $this->parts->recall($key);
-        if ($kept === null && $what !== null && count($this->face()->patches) > self::LARGE) {
+        if ($kept === null && $what !== null && count($this->face()->patches) > $what->atOnce()) {
             $this->planning->leaveToWorker($key, $this->block, $what);
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Block;
 
+use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
 
@@ -20,6 +21,12 @@ final readonly class Block
         public array $fabrics,
         public Grid $grid,
     ) {}
+
+    /** Of any block: longer than any bed. */
+    public static function longestSide(LengthUnit $unit): Length
+    {
+        return Length::of(Fraction::of($unit === LengthUnit::Inch ? 144 : 3660), $unit);
+    }
 
     /**
      * The same block with another of these; null leaves it as it is.

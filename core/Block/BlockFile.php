@@ -23,9 +23,6 @@ final class BlockFile
     /** Columns, and rows, of one grid. */
     public const MOST_LINES = 64;
 
-    /** Larger than any bed: 144 in, or 3660 mm. */
-    private const LARGEST = [144, 3660];
-
     /** Grids inside grids inside grids. */
     public const DEEPEST_NESTING = 12;
 
@@ -305,7 +302,7 @@ final class BlockFile
     private function side(Fields $size, string $field, LengthUnit $unit): Length
     {
         $side = $this->length($size, $field, $unit, 'the finished '.$field);
-        $most = $unit === LengthUnit::Inch ? Length::ofInches(self::LARGEST[0]) : Length::of(Fraction::of(self::LARGEST[1]), $unit);
+        $most = Block::longestSide($unit);
 
         return $side->inches->compareTo($most->inches) <= 0 ? $side : throw BlockNotPossible::tooLargeABlock($side, $most, $unit, $size->at($field));
     }

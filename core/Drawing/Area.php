@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace KeenSeam\Core\Drawing;
 
+use KeenSeam\Core\Drawing\Internal\Places;
+
 /** A filled outline. */
 final readonly class Area implements Shape
 {
+    private Places $places;
+
     /**
      * @param list<array{float, float}> $corners
      * @param string|null               $fill    "#3b5b7a"; null where only its edge is drawn
@@ -15,16 +19,24 @@ final readonly class Area implements Shape
      * @param string                    $part    what it is, for whoever reads the picture: "patch", "allowance", "arrow"
      */
     public function __construct(
-        public array $corners,
+        array $corners,
         public ?string $fill,
         public ?string $edge = null,
         public float $thick = 0.0,
         public string $part = '',
-    ) {}
+    ) {
+        $this->places = new Places($corners);
+    }
+
+    /** @return list<array{float, float}> */
+    public function corners(): array
+    {
+        return $this->places->all();
+    }
 
     public function placed(float $right, float $down, float $scale): self
     {
-        return new self(array_map(static fn (array $corner): array => [$right + $corner[0] * $scale, $down + $corner[1] * $scale], $this->corners), $this->fill, $this->edge, $this->thick * $scale, $this->part);
+        return new self($this->places->placed($right, $down, $scale), $this->fill, $this->edge, $this->thick * $scale, $this->part);
     }
 
     /** @param string|null $fill and $edge, as the constructor takes them */

@@ -86,13 +86,18 @@ final readonly class BackSketch
     /**
      * What sticks out past the raw edge are dog ears, which come off.
      *
-     * @param list<array{float, float}> $corners
+     * @param non-empty-list<array{float, float}> $corners
      *
      * @return list<array{float, float}>
      */
     private function within(array $corners): array
     {
         $a = $this->allowance;
+        [$xs, $ys] = [array_column($corners, 0), array_column($corners, 1)];
+        // Nearly all lie within anyhow.
+        if (min($xs) >= -$a && min($ys) >= -$a && max($xs) <= $this->hanging->width + $a && max($ys) <= $this->hanging->height + $a) {
+            return $corners;
+        }
         foreach ([[1, 0, $a], [-1, 0, $this->hanging->width + $a], [0, 1, $a], [0, -1, $this->hanging->height + $a]] as [$x, $y, $room]) {
             $kept = [];
             foreach ($corners as $i => $corner) {

@@ -33,8 +33,8 @@ final class Svg
     private static function shape(Shape $shape): string
     {
         return match (true) {
-            $shape instanceof Area => sprintf('<polygon%s points="%s" fill="%s"%s/>', self::part($shape->part), self::points($shape->corners), $shape->fill ?? 'none', $shape->edge === null ? '' : sprintf(' stroke="%s" stroke-width="%s" stroke-linejoin="round"', $shape->edge, self::number($shape->thick))),
-            $shape instanceof Stroke => sprintf('<polyline%s points="%s" fill="none" stroke="%s" stroke-width="%s"%s/>', self::part($shape->part), self::points($shape->points), $shape->colour, self::number($shape->thick), $shape->dashes === [] ? '' : sprintf(' stroke-dasharray="%s"', implode(' ', array_map(self::number(...), $shape->dashes)))),
+            $shape instanceof Area => sprintf('<polygon%s points="%s" fill="%s"%s/>', self::part($shape->part), self::points($shape->corners()), $shape->fill ?? 'none', $shape->edge === null ? '' : sprintf(' stroke="%s" stroke-width="%s" stroke-linejoin="round"', $shape->edge, self::number($shape->thick))),
+            $shape instanceof Stroke => sprintf('<polyline%s points="%s" fill="none" stroke="%s" stroke-width="%s"%s/>', self::part($shape->part), self::points($shape->points()), $shape->colour, self::number($shape->thick), $shape->dashes === [] ? '' : sprintf(' stroke-dasharray="%s"', implode(' ', array_map(self::number(...), $shape->dashes)))),
             $shape instanceof Lettering => sprintf('<text x="%s" y="%s" font-family="%s" font-size="%s"%s fill="%s"%s>%s</text>', self::number($shape->x), self::number($shape->y), self::TYPE, self::number($shape->size), $shape->isBold ? ' font-weight="700"' : '', $shape->colour, $shape->anchor === Anchor::Start ? '' : sprintf(' text-anchor="%s"', $shape->anchor->value), self::text($shape->text)),
             default => throw new \LogicException('A shape is an area, a stroke or lettering.'),
         };

@@ -196,7 +196,7 @@ final readonly class CuttingPlan
         return array_map(static function (array $ofFabric) use ($width, $block): Packing {
             foreach ($ofFabric as $cut) {
                 if ($cut->longerSide()->compareTo($width) > 0) {
-                    throw PieceNotPossible::widerThanFabric($block->fabrics[$cut->fabric]->name, $cut->longerSide(), $width, $block->unit);
+                    throw WiderThanFabric::piece($block->fabrics[$cut->fabric]->name, $cut->longerSide(), $width, $block->unit);
                 }
             }
 

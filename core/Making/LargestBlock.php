@@ -36,22 +36,25 @@ final readonly class LargestBlock
     public static function from(Construction $construction, Fraction $side, bool $isStrip, CutQuestion $question): ?self
     {
         $block = $construction->face->block;
-        $smaller = $block->finishedWidth->in($block->unit)->compareTo($block->finishedHeight->in($block->unit)) < 0 ? $block->finishedWidth : $block->finishedHeight;
+        $sides = [$block->finishedWidth->in($block->unit), $block->finishedHeight->in($block->unit)];
+        [$now, $larger] = $sides[0]->compareTo($sides[1]) < 0 ? $sides : array_reverse($sides);
         $steps = self::STEPS[$block->unit->value];
-        $now = $smaller->in($block->unit);
-        [$fits, $tooLarge] = [0, (int) ceil($now->toFloat() * $steps * self::MOST_TIMES)];
+        $mostTimes = min(self::MOST_TIMES, Block::longestSide($block->unit)->in($block->unit)->dividedBy($larger)->toFloat());
+        [$fits, $tooLarge] = [0, (int) floor($now->toFloat() * $steps * $mostTimes + 1e-6) + 1];
         $best = null;
         while ($tooLarge - $fits > 1) {
             $middle = intdiv($fits + $tooLarge, 2);
             $scale = Fraction::of($middle, $steps)->dividedBy($now);
-            $plan = self::planned($construction, $scale, $question);
-            // Too small to be cut counts as fitting: a larger one may be cut and fit.
-            if ($plan === null || self::fits($plan, $side, $isStrip)) {
-                $fits = $middle;
-                $best = $plan === null ? $best : new self(Scaled::block($block, $scale), $plan);
-            } else {
-                $tooLarge = $middle;
+            try {
+                $plan = Scaled::plan($construction, $scale, $question);
+                $isFit = self::fits($plan, $side, $isStrip);
+                $best = $isFit ? new self(Scaled::block($block, $scale), $plan) : $best;
+            } catch (WiderThanFabric) {
+                $isFit = false;
+            } catch (CutNotPossible) {
+                $isFit = true; // too small to be cut: a larger one may be cut and fit
             }
+            [$fits, $tooLarge] = $isFit ? [$middle, $tooLarge] : [$fits, $middle];
         }
 
         return $best === null ? null : self::onTheRuler($best, $construction, $question);
@@ -66,17 +69,10 @@ final readonly class LargestBlock
             return $found;
         }
         $scale = $smaller->inches->dividedBy($construction->face->block->finishedWidth->inches);
-        $plan = self::planned($construction, $scale, $question);
-
-        return $plan === null ? $found : new self(Scaled::block($construction->face->block, $scale), $plan);
-    }
-
-    private static function planned(Construction $construction, Fraction $scale, CutQuestion $question): ?CuttingPlan
-    {
         try {
-            return Scaled::plan($construction, $scale, $question);
+            return new self(Scaled::block($construction->face->block, $scale), Scaled::plan($construction, $scale, $question));
         } catch (CutNotPossible) {
-            return null;
+            return $found;
         }
     }
 

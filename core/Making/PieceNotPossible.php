@@ -8,7 +8,7 @@ use KeenSeam\Core\Measure\Fraction;
 use KeenSeam\Core\Measure\LengthUnit;
 
 /** A piece that no ruler and no fabric gives, whatever the quilter answers; the seams may still be sewn. */
-final class PieceNotPossible extends CutNotPossible
+class PieceNotPossible extends CutNotPossible
 {
     public static function tooSmall(string $what, Fraction $side, Fraction $least, LengthUnit $unit): self
     {
@@ -18,10 +18,5 @@ final class PieceNotPossible extends CutNotPossible
     public static function allowanceTooLarge(Fraction $allowance, Fraction $side, LengthUnit $unit): self
     {
         return new self(sprintf('The seam allowance of %s %s is larger than a patch that is %s %s. Make the allowance smaller, or the block larger.', $allowance->toText(), $unit->value, $side->toText(), $unit->value), '/seam_allowance');
-    }
-
-    public static function widerThanFabric(string $fabric, Fraction $piece, Fraction $width, LengthUnit $unit): self
-    {
-        return new self(sprintf('A piece of %s is %s %s long, but the fabric is only %s %s wide. Choose another way to make its unit, or wider fabric.', $fabric, $piece->toText(), $unit->value, $width->toText(), $unit->value), '/width');
     }
 }

@@ -69,6 +69,21 @@ final class PressingPlanner
      */
     public function bestThenFlipped(PressQuestion $question, ?\Closure $timeIsUp = null): PressingPlan
     {
+        // With the others as they lie some crossing could not turn.
+        return $this->flipped($question, $timeIsUp) ?? $this->best($question, $timeIsUp);
+    }
+
+    /**
+     * The same, where it can be so.
+     *
+     * @param (\Closure(): bool)|null $timeIsUp
+     *
+     * @return PressingPlan|null null where some crossing could not turn with the others as they lie
+     *
+     * @throws LockNotPossible
+     */
+    public function flipped(PressQuestion $question, ?\Closure $timeIsUp = null): ?PressingPlan
+    {
         $free = $question->withoutLocks();
         // Over whatever plan is known, be it proved or not; it is searched for only where none is.
         [$model, $optimum] = $this->known($free) ?? $this->solved($free, $timeIsUp);
@@ -78,7 +93,7 @@ final class PressingPlanner
         }
         $pressing = $model->variables->pressing($optimum->values, $overrides);
         if (! Furl::areWheels($this->construction, $pressing)) {
-            return $this->best($question, $timeIsUp); // with the others as they lie some crossing could not turn
+            return null;
         }
 
         return $this->price($pressing, $question)->found(

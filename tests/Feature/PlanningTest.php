@@ -110,7 +110,7 @@ final class PlanningTest extends TestCase
 
     public function test_without_a_queue_the_page_betters_what_is_not_proved_when_it_is_asked_again(): void
     {
-        $id = $this->hard(34);
+        $id = $this->hard(27);
         Queue::fake();
         config(['queue.default' => 'database']);
         // A second is not enough for it, on any machine; whether it is proved after eight is not for this test to say.
@@ -145,6 +145,57 @@ final class PlanningTest extends TestCase
         $this->getJson("/api/blocks/$block/plan")->assertUnprocessable()->assertJson(['code' => 'plan-not-found', 'message' => 'The plan could not be worked out.']);
         $this->travel(30)->seconds();
         self::assertCount(1, $this->queue->pushed(SearchForPlan::class));
+    }
+
+    /** Five schools of a hard block together would keep a request for many seconds. */
+    public function test_a_request_begins_no_other_search_once_its_time_is_over(): void
+    {
+        $block = $this->hard(27);
+        $this->queue = Queue::fake();
+        config(['queue.default' => 'database']);
+        $began = microtime(true);
+        $this->getJson("/api/blocks/$block/styles")->assertAccepted()->assertJsonPath('planning.what', 'plan');
+        $first = microtime(true) - $began;
+        $asked = count($this->queue->pushed(SearchForPlan::class));
+        self::assertGreaterThan(0, $asked, 'the worker is asked for the next');
+        // Whoever asks again finds what was found, and the request has its time again.
+        $tries = 0;
+        do {
+            $answer = $this->getJson("/api/blocks/$block/styles");
+        } while ($answer->status() === 202 && ++$tries < 12);
+        self::assertCount(count(PressStyle::cases()), $answer->assertOk()->json('styles'));
+        self::assertLessThan(4 * $first + 20, microtime(true) - $began);
+    }
+
+    public function test_what_tries_many_plans_or_orders_is_left_to_the_worker_on_a_block_of_some_size(): void
+    {
+        $this->queue = Queue::fake();
+        config(['queue.default' => 'database']);
+        [$small, $larger, $larger2] = [$this->large(7, 7), $this->large(8, 8), $this->large(13, 13)];
+        $this->getJson("/api/blocks/$small/press/advice")->assertOk();
+        $this->getJson("/api/blocks/$larger/orders")->assertOk();
+        foreach ([[$larger, 'press/advice', 'crossings'], [$larger2, 'orders', 'orders'], [$larger2, 'cutting/largest?size=5', 'finished'], [$larger2, 'cutting/sizes?sizes=20,30', 'sizes']] as [$block, $address, $holds]) {
+            $this->getJson("/api/blocks/$block/$address")->assertAccepted()->assertJsonPath('planning.what', 'sheet');
+            self::assertCount(1, $this->queue->pushed(MakeSheet::class));
+            $this->work(MakeSheet::class);
+            $made = $this->getJson("/api/blocks/$block/$address")->assertOk()->json($holds);
+            config(['queue.default' => 'sync']);
+            self::assertSame($this->getJson("/api/blocks/$block/$address")->json($holds), $made);
+            config(['queue.default' => 'database']);
+        }
+    }
+
+    public function test_paper_that_is_wanted_does_not_wait_for_the_end_of_a_search(): void
+    {
+        $block = $this->hard(27);
+        $this->queue = Queue::fake();
+        config(['queue.default' => 'database']);
+        $key = $this->getJson("/api/blocks/$block/plan")->assertOk()->json('planning.key');
+        $this->getJson("/api/blocks/$block/paper")->assertAccepted()->assertJsonPath('planning.what', 'paper');
+        $began = microtime(true);
+        $this->work(SearchForPlan::class);
+        self::assertLessThan(20.0, microtime(true) - $began);
+        self::assertSame('waiting', $this->getJson("/api/planning/$key")->json('state'), 'it goes on after it');
     }
 
     public function test_the_rail_tells_five_figures_from_one_small_address(): void

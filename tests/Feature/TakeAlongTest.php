@@ -9,6 +9,7 @@ use App\House\House;
 use App\Models\ShelfBlock;
 use App\Models\ShelfTop;
 use App\Paper\MakePaper;
+use App\Workings\KeptParts;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use KeenSeam\Core\Making\Margin;
@@ -70,6 +71,7 @@ final class TakeAlongTest extends TestCase
         $jobs = $queue->pushed(MakePaper::class);
         self::assertCount(1, $jobs, 'asked again, nothing is begun twice');
         app()->call([$jobs[0], 'handle']);
+        app(KeptParts::class)->forgetAtHand(); // the worker is another process
         $address = $this->getJson("/api/blocks/$block/paper")->assertOk()->json('address');
         self::assertStringStartsWith('%PDF-', (string) $this->get($address)->getContent());
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Documents\PatternDocument;
+use App\Documents\SizeQuestion;
 use App\House\House;
 use App\Models\ShelfBlock;
 use App\Wall\EditFields;
@@ -15,22 +16,13 @@ use Illuminate\Http\Request;
 use KeenSeam\Core\Assembly\Construction;
 use KeenSeam\Core\KeenSeamProblem;
 use KeenSeam\Core\Making\Cut;
-use KeenSeam\Core\Making\CutNotPossible;
 use KeenSeam\Core\Making\CutQuestion;
 use KeenSeam\Core\Making\CuttingPlan;
-use KeenSeam\Core\Making\FriendlySizes;
-use KeenSeam\Core\Making\LargestBlock;
-use KeenSeam\Core\Making\MadeUnit;
 use KeenSeam\Core\Making\Margin;
 use KeenSeam\Core\Making\PatternCheck;
-use KeenSeam\Core\Making\Piece;
 use KeenSeam\Core\Making\Precut;
-use KeenSeam\Core\Making\Scaled;
 use KeenSeam\Core\Making\SizeText;
-use KeenSeam\Core\Making\Then;
 use KeenSeam\Core\Measure\Fraction;
-use KeenSeam\Core\Measure\Grain;
-use KeenSeam\Core\Measure\Length;
 use KeenSeam\Core\Measure\LengthUnit;
 
 /** What is asked beside the cutting list; nothing is kept of it. */
@@ -48,22 +40,9 @@ final readonly class CuttingQuestionController
      */
     public function largest(Request $request, ShelfBlock $block): JsonResponse
     {
-        [$sewn, $question] = $this->asked($block, Margin::Exact);
-        $side = $this->length($request, 'size', $sewn);
-        $largest = LargestBlock::from($sewn, $side, $request->input('as') === 'strip', $question);
-        if ($largest === null) {
-            return new JsonResponse(['finished' => null, 'units' => [], 'trim' => []]);
-        }
-        $unit = $largest->block->unit;
+        $working = $this->workings->of($block);
 
-        return new JsonResponse([
-            'finished' => [self::onRuler($largest->block->finishedWidth->in($unit), $unit), self::onRuler($largest->block->finishedHeight->in($unit), $unit)],
-            'units' => array_map(static fn (MadeUnit $made): array => self::made($made, $sewn), $largest->plan->units),
-            'trim' => array_values(array_map(
-                static fn (Cut $cut): array => ['fabric' => $cut->fabric, 'size' => SizeText::of($cut->width, $cut->height), 'off' => $side->minus($cut->longerSide())->toText()],
-                array_filter($largest->plan->cuts, static fn (Cut $cut): bool => ! $cut->longerSide()->equals($side)),
-            )),
-        ]);
+        return JsonResponse::fromJsonString(SizeQuestion::largest($this->length($request, 'size', $working->design()->unit), $request->input('as') === 'strip')->answer($working));
     }
 
     /**
@@ -73,20 +52,19 @@ final readonly class CuttingQuestionController
      */
     public function sizes(Request $request, ShelfBlock $block): JsonResponse
     {
-        [$sewn, $question] = $this->asked($block);
-        $width = $sewn->face->block->finishedWidth->in($sewn->face->block->unit);
+        $working = $this->workings->of($block);
+        $unit = $working->design()->unit;
         $given = $request->input('sizes');
         $texts = array_slice(preg_split('~\s*,\s*~', trim(is_string($given) ? $given : ''), -1, PREG_SPLIT_NO_EMPTY) ?: [], 0, 6);
-        $sizes = array_map(static fn (string $text): Fraction => (new EditFields(['sizes' => $text]))->length('sizes', $sewn->face->block->unit)->in($sewn->face->block->unit), $texts);
 
-        return new JsonResponse(['sizes' => array_map(fn (Fraction $size): array => $this->atSize($sewn, $size->dividedBy($width), $question), $sizes)]);
+        return JsonResponse::fromJsonString(SizeQuestion::sizes(array_map(static fn (string $text): Fraction => (new EditFields(['sizes' => $text]))->length('sizes', $unit)->in($unit), $texts))->answer($working));
     }
 
     /** @throws KeenSeamProblem */
     public function precut(Request $request, ShelfBlock $block): JsonResponse
     {
         [$sewn, $question] = $this->asked($block);
-        [$width, $height] = [$this->length($request, 'width', $sewn), $this->length($request, 'height', $sewn)];
+        [$width, $height] = [$this->length($request, 'width', $sewn->face->block->unit), $this->length($request, 'height', $sewn->face->block->unit)];
         $byFabric = [];
         foreach (CuttingPlan::of($sewn, $question)->cuts as $cut) {
             $byFabric[$cut->fabric][] = $cut;
@@ -116,58 +94,6 @@ final readonly class CuttingQuestionController
         return new JsonResponse(['findings' => PatternDocument::sentences($check), 'lines' => $check->lines]);
     }
 
-    /** @return array<string, mixed> */
-    private function atSize(Construction $drawn, Fraction $scale, CutQuestion $question): array
-    {
-        $block = Scaled::block($drawn->face->block, $scale);
-        $told = static fn (Length $length): string => self::onRuler($length->in($block->unit), $block->unit);
-        $answer = ['finished' => [$told($block->finishedWidth), $told($block->finishedHeight)], 'isOnRuler' => false, 'nearest' => [], 'pieces' => [], 'units' => []];
-        try {
-            $plan = Scaled::plan($drawn, $scale, $question);
-        } catch (CutNotPossible $problem) {
-            return ['problem' => $problem->getMessage()] + $answer;
-        }
-        $friendly = FriendlySizes::of($plan->construction->face);
-
-        return [
-            'problem' => '',
-            'isOnRuler' => $friendly->awkward === [],
-            'nearest' => array_map(static fn (array $size): string => $size[0]->toText($block->unit), $friendly->nearest),
-            'pieces' => array_map(static fn (Cut $cut): array => [
-                'letter' => $cut->letter,
-                'fabric' => $cut->fabric,
-                'count' => $cut->count,
-                'shape' => $cut->shape->value,
-                'size' => self::onRuler($cut->width, $block->unit).($cut->width->equals($cut->height) ? '' : ' x '.self::onRuler($cut->height, $block->unit)),
-                'then' => $cut->then === Then::None ? '' : $cut->then->value,
-                'for' => $cut->for,
-            ], $plan->cuts),
-            'units' => array_map(static fn (MadeUnit $made): array => self::made($made, $plan->construction), $plan->units),
-        ] + $answer;
-    }
-
-    /** @return array<string, mixed> */
-    private static function made(MadeUnit $made, Construction $drawn): array
-    {
-        $unit = $drawn->face->block->unit;
-        $marks = (new CutQuestion())->marksFor($unit);
-        $raw = array_map(static fn (Fraction $side): string => self::onRuler($side, $unit), $made->unit->raw($drawn->face->block->seamAllowance->in($unit)));
-
-        return [
-            'class' => $made->unit->label,
-            'name' => $made->unit->need + $made->unit->mirrored === 1 ? $made->unit->name : $made->unit->plural,
-            'count' => $made->unit->need + $made->unit->mirrored,
-            'unfinished' => $raw[0] === $raw[1] ? $raw[0] : implode(' x ', $raw),
-            'pieces' => array_map(static fn (Piece $piece): string => SizeText::of(...$piece->exact($marks)), $made->way->pieces),
-        ];
-    }
-
-    /** As a ruler shows it: to 1/16 in or half a millimetre, marked when it was rounded. */
-    private static function onRuler(Fraction $length, LengthUnit $unit): string
-    {
-        return str_replace(' mm', '', ($unit === LengthUnit::Inch ? Grain::Sixteenth : Grain::HalfMillimetre)->print(Length::of($length, $unit)));
-    }
-
     /**
      * @param Margin|null $habit the house's; what a pattern lists and the most that can be had are exact
      *
@@ -181,11 +107,11 @@ final readonly class CuttingQuestionController
         return [$drawn, $working->choicesThatFit()->question($drawn->face->block->unit, $habit === null ? House::now() : House::now()->withMargin($habit))];
     }
 
-    private function length(Request $request, string $field, Construction $sewn): Fraction
+    private function length(Request $request, string $field, LengthUnit $unit): Fraction
     {
         $text = $request->input($field);
-        $length = is_string($text) && mb_strlen($text) < 40 ? (new EditFields([$field => $text]))->length($field, $sewn->face->block->unit) : throw EditNotReadable::field($field, 'length');
+        $length = is_string($text) && mb_strlen($text) < 40 ? (new EditFields([$field => $text]))->length($field, $unit) : throw EditNotReadable::field($field, 'length');
 
-        return $length->isPositive() ? $length->in($sewn->face->block->unit) : throw EditNotReadable::field($field, 'length above zero');
+        return $length->isPositive() ? $length->in($unit) : throw EditNotReadable::field($field, 'length above zero');
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Documents\AdviceDocument;
 use App\Documents\BesideDocument;
+use App\Documents\Sheets;
 use App\Exceptions\ChoiceNotKnown;
 use App\Http\PressAnswers;
 use App\Models\ShelfBlock;
@@ -44,7 +44,7 @@ final readonly class PressWayController
     /** @throws KeenSeamProblem */
     public function advice(ShelfBlock $block): JsonResponse
     {
-        return new JsonResponse(AdviceDocument::of($block, $this->workings->of($block)));
+        return JsonResponse::fromJsonString(Sheets::advice($block, $this->workings->of($block)));
     }
 
     /** @throws KeenSeamProblem */

@@ -13,7 +13,7 @@ use KeenSeam\Core\Drawing\Pages;
 use KeenSeam\Core\Drawing\Palette;
 use KeenSeam\Core\Drawing\Typesetter;
 
-/** In which order it is sewn, as a film: a picture for every trip to the machine. */
+/** In which order it is sewn, as a film: a picture for every trip to the machine, or for some of them where there would be too much to see. */
 final readonly class OrderSheet
 {
     /** The fewest first: as large as there is room for. */
@@ -21,6 +21,11 @@ final readonly class OrderSheet
 
     /** A frame is no higher than this, beside its width. */
     private const TALL = 1.3;
+
+    /** Patches in all frames together, and the fewest frames: what is smaller nobody sees on paper. */
+    private const MOST_PATCHES = 40_000;
+
+    private const FEWEST_FRAMES = 6;
 
     /** Between rows of frames. */
     private const GAP = 4.0;
@@ -32,20 +37,22 @@ final readonly class OrderSheet
     {
         $report = OrderReport::of($this->construction);
         $from = $between === null || $between === [] ? 0 : min(array_map(static fn (Join $join): int => $report->batchOf[$join->id], $between)) - 1;
+        $trips = self::shown(range($from, $report->chainBatches), max(self::FEWEST_FRAMES, intdiv(self::MOST_PATCHES, count($this->construction->face->patches))));
         $pages->begin('In which order it is sewn', 60);
         $counted = static fn (int $count, string $one, string $many): string => $count === 1 ? "1 $one" : "$count $many";
         $pages->add($this->setter->paragraph(sprintf(
-            '%s: %s in %s to the machine, %s to the iron; %s to match, the longest seam %s. What stands apart is still to be sewn.',
+            '%s: %s in %s to the machine, %s to the iron; %s to match, the longest seam %s. What stands apart is still to be sewn.%s',
             $this->construction->order->words(),
             $counted($report->joins, 'seam', 'seams'),
             $counted($report->chainBatches, 'trip', 'trips'),
             $counted($report->presses, 'trip', 'trips'),
             $counted($report->matchPoints, 'place', 'places'),
             $report->longestJoin,
+            count($trips) <= $report->chainBatches - $from ? ' Not every trip is shown.' : '',
         ), $pages->width), 1.5);
         foreach (self::FRAMES_IN_A_ROW as $across) {
             $width = $pages->column($across);
-            $frames = array_map(fn (int $trips): Fitted => $this->frame($report, $trips, $width), range($from, $report->chainBatches));
+            $frames = array_map(fn (int $trips): Fitted => $this->frame($report, $trips, $width), $trips);
             if (ceil(count($frames) / $across) * ($frames[0]->height + self::GAP) <= $pages->free()) {
                 break;
             }
@@ -53,6 +60,23 @@ final readonly class OrderSheet
         foreach (array_chunk($frames, $across) as $row) {
             $pages->add(array_reduce(array_keys($row), static fn (Fitted $set, int $i): Fitted => Fitted::beside($set, $i * ($pages->width - $width) / ($across - 1), $row[$i]), new Fitted(0, [])), self::GAP);
         }
+    }
+
+    /**
+     * So many of them, the first and the last among them.
+     *
+     * @param non-empty-list<int> $trips
+     *
+     * @return non-empty-list<int>
+     */
+    private static function shown(array $trips, int $most): array
+    {
+        $last = count($trips) - 1;
+        if ($last < $most) {
+            return $trips;
+        }
+
+        return array_map(static fn (int $frame): int => $trips[(int) round($frame * $last / ($most - 1))], range(0, $most - 1));
     }
 
     private function frame(OrderReport $report, int $trips, float $width): Fitted

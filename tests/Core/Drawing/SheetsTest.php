@@ -136,10 +136,10 @@ final class SheetsTest extends TestCase
             foreach (self::sheets($file)['templates'] as $page) {
                 $squares = array_filter($page->shapes, static fn ($shape): bool => $shape instanceof Area && $shape->part === 'test-square');
                 self::assertCount(1, $squares);
-                self::assertEqualsWithDelta($square, current($squares)->corners[1][0] - current($squares)->corners[0][0], 1e-9);
-                self::assertEqualsWithDelta($square, current($squares)->corners[2][1] - current($squares)->corners[0][1], 1e-9);
+                self::assertEqualsWithDelta($square, current($squares)->corners()[1][0] - current($squares)->corners()[0][0], 1e-9);
+                self::assertEqualsWithDelta($square, current($squares)->corners()[2][1] - current($squares)->corners()[0][1], 1e-9);
                 foreach ($page->shapes as $shape) {
-                    $drawn += $shape instanceof Area && $shape->part === 'template' ? self::round($shape->corners) : ($shape instanceof Stroke && $shape->part === 'template' ? hypot($shape->points[1][0] - $shape->points[0][0], $shape->points[1][1] - $shape->points[0][1]) : 0.0);
+                    $drawn += $shape instanceof Area && $shape->part === 'template' ? self::round($shape->corners()) : ($shape instanceof Stroke && $shape->part === 'template' ? hypot($shape->points()[1][0] - $shape->points()[0][0], $shape->points()[1][1] - $shape->points()[0][1]) : 0.0);
                 }
             }
             $whole = array_sum(array_map(static fn (Cut $cut): float => array_sum($cut->template?->sides($cut->margin) ?? []) * $scale, $cuts));
@@ -161,8 +161,8 @@ final class SheetsTest extends TestCase
             $lines = array_filter($page->shapes, static fn ($shape): bool => $shape instanceof Stroke && $shape->part === 'joining');
             if (preg_match('~part 1 of~', self::text([$page])) === 1) {
                 foreach ($lines as $line) {
-                    self::assertGreaterThan(14, max(array_column($line->points, 0)), 'the left edge of the whole is none where parts meet');
-                    self::assertGreaterThan(27, max(array_column($line->points, 1)));
+                    self::assertGreaterThan(14, max(array_column($line->points(), 0)), 'the left edge of the whole is none where parts meet');
+                    self::assertGreaterThan(27, max(array_column($line->points(), 1)));
                 }
                 self::assertNotSame([], $lines);
             }
@@ -196,7 +196,7 @@ final class SheetsTest extends TestCase
             self::assertCount(count($sheet->marks), $pins);
             foreach ($sheet->marks as $i => $mark) {
                 foreach ([0, 1] as $side) {
-                    self::assertEqualsWithDelta(($zero - $sheet->ends[0]->reach[$side] + $mark->fromEdge[$side]) * $scale, $pins[$i]->points[$side][0], 1e-9);
+                    self::assertEqualsWithDelta(($zero - $sheet->ends[0]->reach[$side] + $mark->fromEdge[$side]) * $scale, $pins[$i]->points()[$side][0], 1e-9);
                 }
                 ++$checked;
             }
@@ -207,7 +207,7 @@ final class SheetsTest extends TestCase
                     self::assertTrue($y >= -0.01 && $y <= $fitted->height, 'within its height');
                 }
             }
-            self::assertLessThanOrEqual(150.01, max(array_map(static fn (Area $edge): float => max(array_column($edge->corners, 0)), $edges)));
+            self::assertLessThanOrEqual(150.01, max(array_map(static fn (Area $edge): float => max(array_column($edge->corners(), 0)), $edges)));
         }
         self::assertGreaterThan(10, $checked);
     }
@@ -261,7 +261,7 @@ final class SheetsTest extends TestCase
         foreach ($pages->done() as $number => $page) {
             foreach ($page->shapes as $shape) {
                 if ($shape instanceof Area && str_starts_with($shape->part, 'part')) {
-                    $places[(int) substr($shape->part, 5)] = [$number, round($shape->corners[0][0]), round($shape->corners[0][1])];
+                    $places[(int) substr($shape->part, 5)] = [$number, round($shape->corners()[0][0]), round($shape->corners()[0][1])];
                 }
             }
         }
@@ -297,7 +297,7 @@ final class SheetsTest extends TestCase
             }
             $icon = UnitSketch::of($made->unit, Palette::blank());
             self::assertSame($icon->width, $icon->height);
-            self::assertEqualsWithDelta($made->unit->width->toFloat() * $made->unit->height->toFloat(), array_sum(array_map(static fn ($shape): float => $shape instanceof Area ? self::area($shape->corners) : 0.0, $icon->shapes)), 0.01);
+            self::assertEqualsWithDelta($made->unit->width->toFloat() * $made->unit->height->toFloat(), array_sum(array_map(static fn ($shape): float => $shape instanceof Area ? self::area($shape->corners()) : 0.0, $icon->shapes)), 0.01);
         }
         self::assertGreaterThan(8, $count);
     }
@@ -317,9 +317,9 @@ final class SheetsTest extends TestCase
             $middle = [array_sum(array_column($corners, 0)) / 4, array_sum(array_column($corners, 1)) / 4];
             $size = 0.17 * hypot($corners[1][0] - $corners[0][0], $corners[1][1] - $corners[0][1]);
             foreach ([0, 1] as $axis) {
-                self::assertEqualsWithDelta($middle[$axis], array_sum(array_column($piles[$number]->corners, $axis)) / 4, 0.11 * $size);
+                self::assertEqualsWithDelta($middle[$axis], array_sum(array_column($piles[$number]->corners(), $axis)) / 4, 0.11 * $size);
             }
-            self::assertEqualsWithDelta(1.5 * $size, $piles[$number]->corners[2][1] - $piles[$number]->corners[0][1], 1e-9);
+            self::assertEqualsWithDelta(1.5 * $size, $piles[$number]->corners()[2][1] - $piles[$number]->corners()[0][1], 1e-9);
             self::assertSame((string) ($plan->piles[$number] + 1), TopMapSketch::name($plan, $copy, $number));
             $turned += $words->turned($number)->value === 0 ? 0 : 1;
         }
@@ -435,8 +435,8 @@ final class SheetsTest extends TestCase
     private static function places(object $shape): array
     {
         return match (true) {
-            $shape instanceof Area => $shape->corners,
-            $shape instanceof Stroke => $shape->points,
+            $shape instanceof Area => $shape->corners(),
+            $shape instanceof Stroke => $shape->points(),
             $shape instanceof Lettering => [[$shape->x, $shape->y], [$shape->x + self::type()->width(rtrim($shape->text), $shape->size, $shape->isBold), $shape->y]],
             default => [],
         };

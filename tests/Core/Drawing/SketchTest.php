@@ -64,7 +64,7 @@ final class SketchTest extends TestCase
         $different = [];
         for ($x = 0.137; $x < $width; $x += 0.291) {
             for ($y = 0.171; $y < $face->finishedSize()[1]; $y += 0.283) {
-                $drawn = count(array_filter($cloth, static fn (Area $area): bool => self::holds($area->corners, $width - $x, $y)));
+                $drawn = count(array_filter($cloth, static fn (Area $area): bool => self::holds($area->corners(), $width - $x, $y)));
                 $near = array_map(static fn (array $by): int => $layers->at(($x + $by[0]) * $face->lattice->steps, ($y + $by[1]) * $face->lattice->steps), [[0, 0], [1e-6, 1e-6], [1e-6, -1e-6], [-1e-6, 1e-6], [-1e-6, -1e-6]]);
                 if (count(array_unique($near)) === 1 && $drawn !== $near[0]) {
                     $different[] = [$x, $y];
@@ -75,7 +75,7 @@ final class SketchTest extends TestCase
         $a = $face->block->seamAllowance->in($face->block->unit)->toFloat();
         self::assertSame([-$a, -$a, $width + 2 * $a], [$sketch->left, $sketch->top, $sketch->width], 'raw edge to raw edge');
         foreach ($cloth as $area) {
-            self::assertGreaterThanOrEqual(-$a - 1e-9, min(array_merge(...$area->corners)), 'dog ears are off');
+            self::assertGreaterThanOrEqual(-$a - 1e-9, min(array_merge(...$area->corners())), 'dog ears are off');
         }
     }
 
@@ -94,14 +94,14 @@ final class SketchTest extends TestCase
                 $stops = array_map(static fn ($point): array => [$face->finishedSize()[0] - $point->x / $face->lattice->steps, $point->y / $face->lattice->steps], [$join->seam->from, ...array_map(static fn ($meeting) => $meeting->at, $join->matchPoints()), $join->seam->to]);
                 [$middleX, $middleY] = self::middle($stops[$i], $stops[$i + 1]);
                 $long = hypot($stops[$i + 1][0] - $stops[$i][0], $stops[$i + 1][1] - $stops[$i][1]);
-                foreach ($arrows[$number]->corners as [$x, $y]) {
+                foreach ($arrows[$number]->corners() as [$x, $y]) {
                     self::assertLessThan(0.3 * $long, hypot($x - $middleX, $y - $middleY), 'across the middle of its stretch');
                 }
                 if ($press !== PressDirection::Open) {
                     $toward = $press === PressDirection::Left ? $join->left : $join->right;
                     $outline = array_map(static fn ($point): array => [$face->finishedSize()[0] - $point->x / $face->lattice->steps, $point->y / $face->lattice->steps], $toward->outline()->points);
-                    $tip = $arrows[$number]->corners[3];
-                    [$tailX, $tailY] = self::middle($arrows[$number]->corners[0], $arrows[$number]->corners[6]);
+                    $tip = $arrows[$number]->corners()[3];
+                    [$tailX, $tailY] = self::middle($arrows[$number]->corners()[0], $arrows[$number]->corners()[6]);
                     self::assertTrue(self::holds($outline, $tailX + 0.55 * ($tip[0] - $tailX), $tailY + 0.55 * ($tip[1] - $tailY)), "join $join->id");
                 }
             }
@@ -117,9 +117,9 @@ final class SketchTest extends TestCase
         [$width, $height] = $top->hangingSize();
         self::assertEqualsWithDelta([$width + 10, $height + 10, -5.0], [$sketch->width, $sketch->height, $sketch->left], 1e-9);
         $patches = array_filter($sketch->shapes, static fn ($shape): bool => $shape instanceof Area && $shape->part === 'patch');
-        self::assertEqualsWithDelta($width * $height, array_sum(array_map(static fn (Area $area): float => self::area($area->corners), $patches)), 1e-6);
+        self::assertEqualsWithDelta($width * $height, array_sum(array_map(static fn (Area $area): float => self::area($area->corners()), $patches)), 1e-6);
         $seen = static function (float $x, float $y) use ($sketch): string {
-            $on = array_filter($sketch->shapes, static fn ($shape): bool => $shape instanceof Area && self::holds($shape->corners, $x, $y));
+            $on = array_filter($sketch->shapes, static fn ($shape): bool => $shape instanceof Area && self::holds($shape->corners(), $x, $y));
 
             return $on === [] ? '' : (string) end($on)->fill;
         };

@@ -48,6 +48,49 @@ final class AtTheTableTest extends TestCase
         self::assertNull(LargestBlock::from($geese, Fraction::of(1, 4), false, $question));
     }
 
+    /** At 20 times its size no fabric would be wide enough for one unit of 12 in: that is too large, not too small. */
+    public function test_a_large_lone_unit_comes_out_smaller(): void
+    {
+        $from = static fn (array $file, int $side, LengthUnit $unit = LengthUnit::Inch): ?string => LargestBlock::from(self::sewn($file), Fraction::of($side), false, new CutQuestion())?->block->finishedWidth->toText($unit);
+        $plain = ['finished' => ['width' => '12', 'height' => '12']] + Blocks::file('pA');
+        self::assertSame(['9 1/2', '4 1/2', '41 1/2'], [$from($plain, 10), $from($plain, 5), $from($plain, 50)], 'two allowances less, and no more than 42 in of fabric');
+        // No block is larger than 144 in, or 3660 mm, on its longer side.
+        $many = static fn (string $width, string $height): array => ['finished' => ['width' => $width, 'height' => $height]] + Blocks::file(...array_fill(0, 12, implode(' ', array_fill(0, 12, 'pA'))));
+        self::assertSame(['144', '144'], [$from($many('24', '24'), 40), $from($many('24', '12'), 40)]);
+        self::assertSame('3660', $from(['units' => 'mm', 'seam_allowance' => '6'] + $many('1200', '1200'), 1000, LengthUnit::Millimetre));
+    }
+
+    /** Held against every size there is, on blocks whose cloth grows with them. */
+    public function test_a_step_more_would_need_larger_cloth(): void
+    {
+        foreach ([2, 3] as $seed) {
+            $file = ['finished' => ['width' => '6', 'height' => '6']] + Blocks::generated($seed, 2, 2);
+            $sewn = self::sewn($file);
+            $question = new CutQuestion();
+            $needed = [];
+            foreach (range(1, 64) as $eighths) {
+                try {
+                    $needed[$eighths] = max(array_map(static fn ($cut): float => $cut->longerSide()->toFloat(), Scaled::plan($sewn, Fraction::of($eighths, 48), $question)->cuts));
+                } catch (CutNotPossible) {
+                    continue; // too small to be cut
+                }
+            }
+            foreach ([1, 2, 3] as $side) {
+                $largest = LargestBlock::from($sewn, Fraction::of($side), false, $question);
+                $fitting = array_keys(array_filter($needed, static fn (float $cloth): bool => $cloth <= $side));
+                if ($largest === null) {
+                    self::assertSame([], $fitting);
+                    continue;
+                }
+                $found = (int) ($largest->block->finishedWidth->in(LengthUnit::Inch)->toFloat() * 8);
+                self::assertContains($found, $fitting);
+                // Ways that fit small cloth and large but none between leave a gap; it is the end of one run or the other.
+                $ends = array_filter($fitting, static fn (int $size): bool => ! in_array($size + 1, $fitting, true));
+                self::assertNotSame([], array_intersect($ends, range($found, $found + 8)), 'on the ruler it may be up to an inch less');
+            }
+        }
+    }
+
     public function test_flipped_corners_grow_with_the_block(): void
     {
         $file = Blocks::file('pA');

@@ -73,6 +73,7 @@ final class FurlLocksTest extends TestCase
 
     public function test_what_stays_round_a_flipped_stretch_still_turns_like_a_wheel(): void
     {
+        $isFlipped = [];
         for ($seed = 1; $seed <= 10; ++$seed) {
             $construction = Blocks::construction(Blocks::generated($seed, 3, 2));
             $planner = new PressingPlanner($construction);
@@ -81,16 +82,21 @@ final class FurlLocksTest extends TestCase
                 $directions = $free->pressing->of($join);
                 foreach (array_keys($directions) as $segment) {
                     $flipped = array_replace($directions, [$segment => $directions[$segment]->swapped()]);
+                    $question = new PressQuestion(PressStyle::NestFurl, [new Lock($join->id, ...$flipped)]);
                     try {
-                        $plan = $planner->bestThenFlipped(new PressQuestion(PressStyle::NestFurl, [new Lock($join->id, ...$flipped)]));
+                        $plan = $planner->bestThenFlipped($question);
                     } catch (LockNotPossible) {
                         continue;
                     }
+                    $stays = $planner->flipped($question);
+                    $isFlipped[] = $stays !== null;
+                    self::assertEquals($stays ?? $planner->best($question), $plan);
                     self::assertSame($flipped, $plan->pressing->of($join));
                     self::assertTrue(self::turnsLikeAWheel($construction, $plan->pressing));
                 }
             }
         }
+        self::assertCount(2, array_unique($isFlipped), 'some can be laid over the plan, others need another one');
     }
 
     public function test_the_reason_says_how_the_meeting_seams_would_have_to_lie(): void
