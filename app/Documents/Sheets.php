@@ -7,6 +7,10 @@ namespace App\Documents;
 use App\Models\ShelfBlock;
 use App\Workings\Sheet;
 use App\Workings\WorkingOut;
+use KeenSeam\Core\Drawing\BackSketch;
+use KeenSeam\Core\Drawing\DrawnSide;
+use KeenSeam\Core\Drawing\Palette;
+use KeenSeam\Core\Drawing\Svg;
 use KeenSeam\Core\Matching\Drift;
 use KeenSeam\Core\Matching\TakeUp;
 
@@ -17,11 +21,12 @@ enum Sheets: string implements Sheet
     case Joins = 'joins';
     case Orders = 'orders';
     case Advice = 'advice';
+    case Back = 'back';
 
     public function atOnce(): int
     {
         return match ($this) {
-            self::Press, self::Joins => 3000,
+            self::Press, self::Joins, self::Back => 3000,
             // The block is sewn in every order there is, one after the other.
             self::Orders => 300,
             // Every cure is tried by a plan.
@@ -36,6 +41,7 @@ enum Sheets: string implements Sheet
             self::Joins => self::joins($block, $working),
             self::Orders => self::orders($working),
             self::Advice => self::advice($block, $working),
+            self::Back => self::back($block, $working),
         };
     }
 
@@ -70,6 +76,16 @@ enum Sheets: string implements Sheet
             static fn (): array => AdviceDocument::of($block, $working),
             self::Advice,
         );
+    }
+
+    /** The back as an SVG picture. */
+    public static function back(ShelfBlock $block, WorkingOut $working): string
+    {
+        return $working->ofPlan('back-picture', [$block->name], static function () use ($block, $working): string {
+            $sketch = BackSketch::of($working->plan(), Palette::ofFabrics($working->construction()->face->block->fabrics));
+
+            return Svg::picture($sketch, $block->name.', '.DrawnSide::Back->value);
+        }, self::Back);
     }
 
     /** @return array<string, mixed> as OrdersDocument::orders() tells them */

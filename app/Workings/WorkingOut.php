@@ -216,7 +216,18 @@ final class WorkingOut
      */
     public function sheet(string $name, array $sources, \Closure $work, ?Sheet $heavy = null): string
     {
-        return $this->heavy($heavy, KeptParts::key($name, [$this->planHead()->content, ...$sources]), static fn (): string => SheetText::of($work()));
+        return $this->ofPlan($name, $sources, static fn (): string => SheetText::of($work()), $heavy);
+    }
+
+    /**
+     * What was made of the plan before, by name.
+     *
+     * @param list<mixed>        $sources what it depends on besides the plan
+     * @param \Closure(): string $work
+     */
+    public function ofPlan(string $name, array $sources, \Closure $work, ?Sheet $heavy = null): string
+    {
+        return $this->heavy($heavy, KeptParts::key($name, [$this->planHead()->content, ...$sources]), $work);
     }
 
     /**

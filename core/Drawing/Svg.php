@@ -7,10 +7,18 @@ namespace KeenSeam\Core\Drawing;
 /** Writes a sketch as a picture that any browser and drawing program reads. */
 final class Svg
 {
+    private const DOTS = 600;
+
     /** Shipped with the screens; elsewhere what there is. */
     private const TYPE = "'Source Sans 3 Variable', 'Source Sans 3', sans-serif";
 
     private const DECIMALS = 4;
+
+    /** For the screen: its longer side is as many dots. */
+    public static function picture(Sketch $sketch, string $title = ''): string
+    {
+        return self::of($sketch, self::DOTS * min(1.0, $sketch->width / $sketch->height), title: $title);
+    }
 
     /**
      * @param float  $width of the picture; its height follows

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\Sheets;
 use App\Models\ShelfBlock;
 use App\Models\ShelfTop;
 use App\Workings\PlanNotFound;
@@ -22,9 +23,6 @@ use KeenSeam\Core\Top\TopFace;
 /** A block or a top as a picture. An address that names the state of what it shows stays good for ever. */
 final readonly class DrawnController
 {
-    /** Of the longer side. */
-    private const PIXELS = 600;
-
     public function __construct(private Workings $workings, private WorkedTops $tops) {}
 
     /** @throws KeenSeamProblem when the block cannot be opened */
@@ -32,15 +30,11 @@ final readonly class DrawnController
     {
         $working = $this->workings->asAsked($block);
         $face = $working->face();
-        $palette = Palette::ofFabrics($face->block->fabrics);
-        $size = $face->finishedSize();
-        $width = self::PIXELS * min(1.0, $size[0] / $size[1]);
-        $title = $block->name.', '.$side;
         $picture = match (DrawnSide::from($side)) {
             // The shelf shows it, and names it itself.
-            DrawnSide::Face => $working->ofFile('face-picture', static fn (): string => Svg::of(FaceSketch::of($face, $palette), $width)),
-            DrawnSide::Outlines => Svg::of(FaceSketch::outlines($face), $width, title: $title),
-            DrawnSide::Back => Svg::of(BackSketch::of($working->plan(), Palette::ofFabrics($working->construction()->face->block->fabrics)), $width, title: $title),
+            DrawnSide::Face => $working->ofFile('face-picture', static fn (): string => Svg::picture(FaceSketch::of($face, Palette::ofFabrics($face->block->fabrics)))),
+            DrawnSide::Outlines => Svg::picture(FaceSketch::outlines($face), $block->name.', '.$side),
+            DrawnSide::Back => Sheets::back($block, $working),
         };
 
         return self::picture($request, $picture);
@@ -57,7 +51,7 @@ final readonly class DrawnController
             DrawnSide::Back => BackSketch::of(($this->tops->plan($top)['plan'] ?? throw PlanNotFound::since('The plan of this top is still being worked out. Open its Press part and come back when it is there.'))->plan, $palette, $drawn),
         };
 
-        return self::picture($request, Svg::of($sketch, self::PIXELS * min(1.0, $sketch->width / $sketch->height), title: $top->name.', '.$side));
+        return self::picture($request, Svg::picture($sketch, $top->name.', '.$side));
     }
 
     private static function picture(Request $request, string $svg): Response

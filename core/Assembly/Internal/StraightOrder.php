@@ -26,8 +26,8 @@ use KeenSeam\Core\Geometry\Segment;
  */
 final class StraightOrder
 {
-    /** Cuts weighed, times the items they part, about two seconds: all there are of 14 x 14 cells. Beyond it, each region takes its first good cut instead of the best of all. */
-    private const PATIENCE = 4_200_000;
+    /** What cuts are weighed, about two seconds: all there are of 16 x 16 cells. Beyond it, each region takes its first good cut instead of the best of all. */
+    private const PATIENCE = 6_000_000;
 
     /** @var list<Point> the direction of every line along which some item has an edge */
     private array $lines = [];
@@ -52,6 +52,9 @@ final class StraightOrder
 
     private int $weighed = 0;
 
+    /** A cut takes its time, and longer among more items. */
+    private readonly int $eachWeighs;
+
     private string $none;
 
     /** @var array<int, ConvexPolygon> of the items that are patches */
@@ -61,6 +64,7 @@ final class StraightOrder
     private function __construct(array $items)
     {
         $this->outlines = array_map(static fn (SewnItem $item): ConvexPolygon => $item->outline, array_filter($items, static fn (SewnItem $item): bool => $item->isPatch));
+        $this->eachWeighs = 16 + intdiv(count($items), 16);
         $this->none = str_repeat("\0", intdiv(count($items) + 7, 8));
         $lines = [];
         foreach ($items as $item) {
@@ -97,7 +101,7 @@ final class StraightOrder
     public static function best(array $items): SewingOrder
     {
         $cuts = new self($items);
-        [, $order] = $cuts->bestOf($cuts->region(array_keys($items)));
+        [, $order] = $cuts->bestOf($cuts->region(array_keys($items)), array_keys($cuts->lines));
 
         return is_int($order) ? SewingOrder::of($order) : $order;
     }
@@ -133,8 +137,12 @@ final class StraightOrder
         return array_values($bands);
     }
 
-    /** @return array{array{int, int, int, int}, SewingOrder|int, int} */
-    private function bestOf(string $region): array
+    /**
+     * @param list<int> $lines that may cut it: the others have all of it on one side
+     *
+     * @return array{array{int, int, int, int}, SewingOrder|int, int}
+     */
+    private function bestOf(string $region, array $lines): array
     {
         if (isset($this->known[$region])) {
             return $this->known[$region];
@@ -148,7 +156,8 @@ final class StraightOrder
             return $this->known[$region] = [[0, 0, 0, 0], $items[0], 1];
         }
         $best = $stuck = null;
-        foreach (array_keys($this->lines) as $line) {
+        $lines = array_values(array_filter($lines, fn (int $line): bool => $this->hasOnBothSides($line, $region)));
+        foreach ($lines as $line) {
             if ($best !== null && $this->weighed > self::PATIENCE) {
                 break;
             }
@@ -156,9 +165,9 @@ final class StraightOrder
             if ($parts === null) {
                 continue;
             }
-            $this->weighed += $count;
+            $this->weighed += $this->eachWeighs;
             try {
-                [$a, $b] = [$this->bestOf($parts[0]), $this->bestOf($parts[1])];
+                [$a, $b] = [$this->bestOf($parts[0], $lines), $this->bestOf($parts[1], $lines)];
             } catch (SetInSeamNeeded $problem) {
                 $stuck = $problem;
                 continue;
@@ -184,13 +193,16 @@ final class StraightOrder
     private function cut(int $line, string $region): ?array
     {
         [$before, $behind, $through] = $this->parted[$line];
-        $near = $region & $before;
-        // Most lines have all of a small region on one side.
-        if ($near === $this->none || $near === $region || ($through & $region) !== $this->none) {
-            return null;
-        }
 
-        return [$near, $region & $behind];
+        return ($through & $region) === $this->none && $this->hasOnBothSides($line, $region) ? [$region & $before, $region & $behind] : null;
+    }
+
+    /** Whether some of a region lies before the line, and not all. A line of which this is not so cuts no part of the region either. */
+    private function hasOnBothSides(int $line, string $region): bool
+    {
+        $before = $region & $this->parted[$line][0];
+
+        return $before !== $this->none && $before !== $region;
     }
 
     /**

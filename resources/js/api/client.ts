@@ -86,6 +86,9 @@ export const drawnAddress = (thing: OnShelf, side: 'face' | 'back' | 'outlines')
 
 export const listAddress = (thing: OnShelf, list: 'cut' | 'fabric' | 'joins', kind: 'csv' | 'json') => `/api/${thing.kind}/${thing.id}/lists/${list}.${kind}`
 
+/** What lies at one of these addresses, once it is made. */
+export const fileAt = (address: string) => ask<Blob>('GET', address.replace(/^\/api/, ''), {}, (response) => response.blob())
+
 export const thingFileAddress = (thing: OnShelf) => `/api/${thing.kind}/${thing.id}/file`
 
 /** A block or a top as a file keeps it. */
@@ -331,7 +334,7 @@ export const planOn = (key: string) => ask<PlanningShown>('POST', `/planning/${k
 /** Milliseconds between two looks at a search. */
 const AGAIN = 1000
 
-/** Milliseconds; the five schools of a very large block together stay below it. */
+/** Milliseconds, far longer than any request lives: then nobody answers any more. */
 const LONGEST = 60_000
 
 interface Sent {
@@ -341,7 +344,8 @@ interface Sent {
   version?: number
 }
 
-async function ask<Answer>(method: string, path: string, sent: Sent = {}): Promise<Answer> {
+/** @param read takes the answer out of what came; JSON where nothing else is said */
+async function ask<Answer>(method: string, path: string, sent: Sent = {}, read: (response: Response) => Promise<unknown> = inJson): Promise<Answer> {
   const type = sent.text instanceof Blob && sent.text.type !== '' ? sent.text.type : 'application/json'
   const headers: Record<string, string> = { Accept: 'application/json', 'Content-Type': type }
   if (sent.version !== undefined) headers['If-Match'] = `"${sent.version}"`
@@ -369,15 +373,17 @@ async function ask<Answer>(method: string, path: string, sent: Sent = {}): Promi
   }
   awaited.value = null
   if (response.status === 204) return null as Answer
-  const body: unknown = await response.json().catch(() => null)
   if (!response.ok) {
-    const problem = problemFrom(body)
+    const problem = problemFrom(await inJson(response))
     refused({ where: problem.where, words: problem.message })
     throw problem
   }
+  const answer = await read(response)
   if (method !== 'GET') taken()
-  return body as Answer
+  return answer as Answer
 }
+
+const inJson = (response: Response): Promise<unknown> => response.json().catch(() => null)
 
 function problemFrom(body: unknown): ProblemError {
   const told = (body ?? {}) as { message?: unknown; code?: unknown; where?: unknown; turn?: TurnNotPossible }

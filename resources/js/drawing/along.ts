@@ -35,6 +35,13 @@ export function keepFile(address: string, name = '') {
   link.click()
 }
 
+/** The same with what is at hand already. */
+export function keepBlob(blob: Blob, name: string) {
+  const address = URL.createObjectURL(blob)
+  keepFile(address, name)
+  setTimeout(() => URL.revokeObjectURL(address), 60_000)
+}
+
 const toText = (bytes: Uint8Array) => btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join('')).replaceAll('+', '-').replaceAll('/', '_').replace(/=+$/, '')
 const toBytes = (text: string) => Uint8Array.from(atob(text.replaceAll('-', '+').replaceAll('_', '/')), (letter) => letter.charCodeAt(0))
 const through = (bytes: BlobPart, pipe: CompressionStream | DecompressionStream) => new Response(new Blob([bytes]).stream().pipeThrough(pipe)).arrayBuffer()

@@ -1,8 +1,9 @@
 /** A picture drawn by the server as SVG, as a file of dots: white where it is empty. */
-export async function pngOf(address: string, width: number): Promise<Blob> {
+export async function pngOf(drawn: Blob, width: number): Promise<Blob> {
   const image = new Image()
+  const address = URL.createObjectURL(drawn)
   image.src = address
-  await image.decode()
+  await image.decode().finally(() => URL.revokeObjectURL(address))
   const canvas = document.createElement('canvas')
   canvas.width = width
   canvas.height = Math.max(1, Math.round((width * image.naturalHeight) / image.naturalWidth))

@@ -4,10 +4,10 @@ import { ElButton } from 'element-plus/es/components/button/index'
 import { ElDialog } from 'element-plus/es/components/dialog/index'
 import 'element-plus/es/components/button/style/css'
 import 'element-plus/es/components/dialog/style/css'
-import { drawnAddress, fileText, listAddress, logbookAddress, thingFileAddress } from '@/api/client'
+import { drawnAddress, fileAt, fileText, listAddress, logbookAddress, thingFileAddress } from '@/api/client'
 import StitchLine from '@/components/StitchLine.vue'
 import { usePaper } from '@/composables/usePaper'
-import { keepFile, linkOf, sheets, type Thing } from '@/drawing/along'
+import { keepBlob, linkOf, sheets, type Thing } from '@/drawing/along'
 import { pngOf } from '@/drawing/png'
 
 /** Everything a block or a top can be taken along as: sheets, pictures, lists, the file itself. */
@@ -29,6 +29,8 @@ const lists = [
 ] as const
 const link = ref<string | null>(null)
 const isCopied = ref(false)
+/** A picture or list that is being made; of a large block that takes a while. */
+const isMaking = ref(false)
 
 async function told(work: () => Promise<void>) {
   problem.value = null
@@ -39,12 +41,15 @@ async function told(work: () => Promise<void>) {
   }
 }
 
-const keepPng = (side: (typeof pictures)[number]['side']) =>
-  told(async () => {
-    const address = URL.createObjectURL(await pngOf(drawnAddress(props.thing, side), DOTS))
-    keepFile(address, `${props.thing.name} ${side}.png`)
-    setTimeout(() => URL.revokeObjectURL(address), 60_000)
-  })
+const made = (work: () => Promise<void>) => {
+  if (isMaking.value) return
+  isMaking.value = true
+  void told(work).finally(() => (isMaking.value = false))
+}
+
+const keep = (address: string, name: string) => made(async () => keepBlob(await fileAt(address), `${props.thing.name} ${name}`))
+
+const keepPng = (side: (typeof pictures)[number]['side']) => made(async () => keepBlob(await pngOf(await fileAt(drawnAddress(props.thing, side)), DOTS), `${props.thing.name} ${side}.png`))
 
 const makeLink = () =>
   told(async () => {
@@ -57,6 +62,7 @@ const makeLink = () =>
   <ElDialog v-model="isOpen" :title="`Take ${thing.name} along`" width="min(680px, 94vw)" align-center append-to-body @closed="((link = null), (problem = null))">
     <div class="take-along">
       <p v-if="problem" class="warn" role="alert">{{ problem }}</p>
+      <p v-else-if="isMaking" role="status">It is being made, and comes to your downloads.</p>
       <section aria-labelledby="along-paper">
         <h2 id="along-paper">On paper</h2>
         <p class="soft">Black and white, on the paper of the settings.</p>
@@ -74,7 +80,7 @@ const makeLink = () =>
         <ul>
           <li v-for="picture in pictures" :key="picture.side">
             <span>{{ picture.words }}</span>
-            <a class="link-button" :href="drawnAddress(thing, picture.side)" :download="`${thing.name} ${picture.side}.svg`" :aria-label="`${picture.words} as SVG`">SVG</a>
+            <a class="link-button" :href="drawnAddress(thing, picture.side)" :download="`${thing.name} ${picture.side}.svg`" :aria-label="`${picture.words} as SVG`" @click.prevent="keep(drawnAddress(thing, picture.side), `${picture.side}.svg`)">SVG</a>
             <button type="button" class="link-button" :aria-label="`${picture.words} as PNG`" @click="keepPng(picture.side)">PNG</button>
           </li>
         </ul>
@@ -84,7 +90,7 @@ const makeLink = () =>
         <ul>
           <li v-for="one in lists" :key="one.list">
             <span>{{ one.words }}</span>
-            <a v-for="kind in one.kinds" :key="kind" class="link-button" :href="listAddress(thing, one.list, kind)" download :aria-label="`${one.words} ${kind === 'csv' ? 'for a spreadsheet' : 'as JSON'}`">{{ kind === 'csv' ? 'for a spreadsheet' : 'JSON' }}</a>
+            <a v-for="kind in one.kinds" :key="kind" class="link-button" :href="listAddress(thing, one.list, kind)" download :aria-label="`${one.words} ${kind === 'csv' ? 'for a spreadsheet' : 'as JSON'}`" @click.prevent="keep(listAddress(thing, one.list, kind), `${one.list}.${kind}`)">{{ kind === 'csv' ? 'for a spreadsheet' : 'JSON' }}</a>
           </li>
           <li v-if="thing.kind === 'blocks'">
             <span>Logbook</span>
