@@ -40,8 +40,10 @@ final class Planning
     /** So often a plan is bettered unasked. */
     private const TRIES = 2;
 
-    /** The key of a sheet that waits for the worker. */
+    /** The key of a sheet, and of a plan of which nothing is known yet, that waits for the worker. */
     private const SHEETS_WAIT = 'sheet-waits';
+
+    private const PLANS_WAIT = 'plan-waits';
 
     /** Seconds after which a search of which nothing was heard is taken for lost. */
     private const LOST = 20.0;
@@ -81,6 +83,9 @@ final class Planning
         }
         if ($known?->proved !== true && ($known === null || $this->tries($key) < self::TRIES)) {
             $this->ask($key, $block, $question);
+            if ($known === null && $this->told($key)['state'] === 'waiting') {
+                $this->cache->put(self::PLANS_WAIT, $key, (int) self::LONG);
+            }
         }
 
         $problem = $this->told($key)['problem'];
@@ -100,13 +105,16 @@ final class Planning
         $told = $this->told($key);
         $began = microtime(true) - $told['spent'];
         $this->tell($key, ['state' => 'working', 'began' => $began, 'heard' => microtime(true)]);
+        $this->isAtLast(self::PLANS_WAIT, $key);
         [$looked, $isStopped, $isInterrupted] = [0.0, false, false];
         $isOver = function () use ($key, $began, &$looked, &$isStopped, &$isInterrupted): bool {
             if (microtime(true) - $looked > 0.25) {
                 $looked = microtime(true);
                 $isStopped = $isStopped || $this->cache->get(self::stopKey($key)) !== null;
                 // A sheet is made in a few seconds; the search goes on after it, from what it has found.
-                $isInterrupted = $isInterrupted || $this->cache->get(self::SHEETS_WAIT) !== null;
+                // So it does where another waits for its first plan, once it has one itself.
+                $isInterrupted = $isInterrupted || $this->cache->get(self::SHEETS_WAIT) !== null
+                    || ($this->told($key)['found'] > 0 && ! in_array($this->cache->get(self::PLANS_WAIT), [null, $key], true));
                 $this->tell($key, ['heard' => $looked]);
             }
 
@@ -170,8 +178,13 @@ final class Planning
 
     public function wayIsMade(string $for): void
     {
-        if ($this->cache->get(self::SHEETS_WAIT) === $for) {
-            $this->cache->forget(self::SHEETS_WAIT);
+        $this->isAtLast(self::SHEETS_WAIT, $for);
+    }
+
+    private function isAtLast(string $waits, string $key): void
+    {
+        if ($this->cache->get($waits) === $key) {
+            $this->cache->forget($waits);
         }
     }
 

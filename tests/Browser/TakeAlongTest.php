@@ -108,8 +108,15 @@ final class TakeAlongTest extends BrowserTestCase
         self::assertSame('Lamp Room back.png', $kept()[1][0]);
         $this->browser->manage()->timeouts()->setScriptTimeout(20);
         self::assertSame(2000, $this->browser->executeAsyncScript('const [done] = arguments; const image = new Image(); image.onload = () => done(image.naturalWidth); image.src = window.kept[1][1]'));
+        foreach (['Back as SVG' => ['Lamp Room back.svg', '<svg'], 'Joins for a spreadsheet' => ['Lamp Room joins.csv', 'join,']] as $link => [$name, $begins]) {
+            $before = count($kept());
+            $this->named($link)->click();
+            $this->waitUntil(fn (): bool => count($kept()) === $before + 1, "$link did not come");
+            self::assertSame($name, $kept()[$before][0]);
+            self::assertStringStartsWith($begins, (string) $this->browser->executeAsyncScript('const [address, done] = arguments; fetch(address).then((answer) => answer.text()).then(done)', [$kept()[$before][1]]));
+        }
         $this->named('All sheets')->click();
-        $this->waitUntil(fn (): bool => count($kept()) === 3, 'the sheets did not come');
+        $this->waitUntil(fn (): bool => count($kept()) === 5, 'the sheets did not come');
     }
 
     private static function asked(string ...$command): string

@@ -185,6 +185,31 @@ final class PlanningTest extends TestCase
         }
     }
 
+    public function test_a_search_that_has_a_plan_makes_way_for_one_that_has_none(): void
+    {
+        $block = $this->hard(29);
+        $this->queue = Queue::fake();
+        config(['queue.default' => 'database']);
+        $key = $this->getJson("/api/blocks/$block/plan")->assertAccepted()->json('planning.key');
+        $styles = fn (): ?string => $this->getJson("/api/blocks/$block/styles")->json('planning.key');
+        self::assertSame($key, $styles(), 'nobody waits for another than this');
+        $this->postJson("/api/planning/$key/stop")->assertOk();
+        $this->work(SearchForPlan::class);
+        $this->getJson("/api/blocks/$block/plan")->assertOk();
+        $other = $styles();
+        self::assertNotContains($other, [null, $key]);
+        // The first has a plan and would look on for a minute; the other has none.
+        $this->postJson("/api/planning/$key/on")->assertOk();
+        $this->getJson("/api/blocks/$block/rail")->assertOk();
+        $began = microtime(true);
+        app()->call([new SearchForPlan($key), 'handle']);
+        self::assertLessThan(20.0, microtime(true) - $began);
+        self::assertSame('waiting', $this->getJson("/api/planning/$key")->json('state'));
+        $this->postJson("/api/planning/$other/stop")->assertOk();
+        app()->call([new SearchForPlan((string) $other), 'handle']);
+        self::assertNotSame($other, $styles(), 'now it has one');
+    }
+
     public function test_paper_that_is_wanted_does_not_wait_for_the_end_of_a_search(): void
     {
         $block = $this->hard(27);
