@@ -92,14 +92,13 @@ final readonly class PaperShelf
     public function makeAsked(string $key): void
     {
         $this->parts->forgetAtHand();
-        $this->planning->wayIsMade($key);
         $asked = $this->parts->recall('asked-'.$key);
         if (! is_array($asked) || ! $asked[2] instanceof PaperAsked) {
             return;
         }
         $thing = ($asked[0] === ShelfTop::class ? new ShelfTop() : new ShelfBlock())->setRawAttributes($asked[1]);
         try {
-            $this->make($key, $thing, $asked[2]);
+            $this->planning->asWorker($key, fn () => $this->make($key, $thing, $asked[2]));
             $this->cache->forget(self::stateKey($key));
         } catch (\Throwable $thrown) {
             $this->cache->put(self::stateKey($key), ['problem' => $thrown instanceof KeenSeamProblem ? $thrown->getMessage() : 'The sheets could not be made.'], 600);

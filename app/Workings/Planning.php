@@ -25,7 +25,7 @@ final class Planning
     /** Seconds after the first search of a request in which it begins another. */
     private const ALL_AT_ONCE = 1.0;
 
-    /** Larger blocks are not even begun within a request. */
+    /** Blocks of more seams are not even begun within a request; where they may change sides, of half as many. */
     private const LARGE = 1500;
 
     /** Seconds that a request searches where nobody else can. */
@@ -78,7 +78,7 @@ final class Planning
         if (config('queue.default') === 'sync') {
             return $known !== null && ! $this->searchesHere($key) ? $known : $this->searchedOnce($key, $planner(), $question, self::ALONE);
         }
-        if ($known === null && count($construction->joins) <= self::LARGE && $this->hasTime()) {
+        if ($known === null && count($construction->joins) * ($question->allowsFurls() ? 2 : 1) <= self::LARGE && $this->hasTime()) {
             $known = $this->searchedOnce($key, $planner(), $question, self::AT_ONCE);
         }
         if ($known?->proved !== true && ($known === null || $this->tries($key) < self::TRIES)) {
@@ -159,14 +159,27 @@ final class Planning
     /** @param \Closure(): void $make */
     public function makeSheet(string $key, \Closure $make): void
     {
-        $this->isWorker = true;
-        $this->wayIsMade($key);
         $this->tell($key, ['state' => 'working', 'began' => microtime(true), 'heard' => microtime(true)]);
+        try {
+            $this->asWorker($key, $make);
+        } finally {
+            $this->tell($key, ['state' => 'idle']);
+        }
+    }
+
+    /**
+     * Nothing of it is left to another.
+     *
+     * @param \Closure(): void $make
+     */
+    public function asWorker(string $key, \Closure $make): void
+    {
+        $this->isWorker = true;
+        $this->isAtLast(self::SHEETS_WAIT, $key);
         try {
             $make();
         } finally {
             $this->isWorker = false;
-            $this->tell($key, ['state' => 'idle']);
         }
     }
 
@@ -174,11 +187,6 @@ final class Planning
     public function makeWay(string $for): void
     {
         $this->cache->put(self::SHEETS_WAIT, $for, (int) self::LONG);
-    }
-
-    public function wayIsMade(string $for): void
-    {
-        $this->isAtLast(self::SHEETS_WAIT, $for);
     }
 
     private function isAtLast(string $waits, string $key): void

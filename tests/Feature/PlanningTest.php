@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Http\Controllers\PlanController;
 use App\Models\ShelfBlock;
+use App\Paper\MakePaper;
 use App\Workings\KeptParts;
 use App\Workings\KeptPlan;
 use App\Workings\MakeSheet;
@@ -50,6 +51,11 @@ final class PlanningTest extends TestCase
         self::assertSame('sheet', $sheet['what']);
         $this->work(MakeSheet::class);
         $this->getJson("/api/blocks/$block/plan")->assertOk()->assertJson(['proved' => true, 'planning' => null]);
+
+        // Its steps, which a request would leave to the worker, are the worker's own on paper.
+        $this->getJson("/api/blocks/$block/paper?sheets=steps")->assertAccepted()->assertJsonPath('planning.what', 'paper');
+        $this->work(MakePaper::class);
+        $this->getJson("/api/blocks/$block/paper?sheets=steps")->assertOk();
 
         // A change whose sheet has to be waited for is saved once the sheet is there, over the version that was seen.
         $this->putJson("/api/blocks/$block/joins", ['takeUp' => '17/32', 'squareUp' => 'none'], self::seen($version))->assertAccepted();

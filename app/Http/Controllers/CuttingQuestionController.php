@@ -63,10 +63,11 @@ final readonly class CuttingQuestionController
     /** @throws KeenSeamProblem */
     public function precut(Request $request, ShelfBlock $block): JsonResponse
     {
-        [$sewn, $question] = $this->asked($block);
+        $plan = $this->workings->of($block)->cutting();
+        $sewn = $plan->construction;
         [$width, $height] = [$this->length($request, 'width', $sewn->face->block->unit), $this->length($request, 'height', $sewn->face->block->unit)];
         $byFabric = [];
-        foreach (CuttingPlan::of($sewn, $question)->cuts as $cut) {
+        foreach ($plan->cuts as $cut) {
             $byFabric[$cut->fabric][] = $cut;
         }
 
@@ -84,7 +85,7 @@ final readonly class CuttingQuestionController
     /** @throws KeenSeamProblem */
     public function pattern(Request $request, ShelfBlock $block): JsonResponse
     {
-        [$sewn, $question] = $this->asked($block, Margin::Exact);
+        [$sewn, $question] = $this->asked($block);
         $text = $request->json('text');
         if (! is_string($text) || strlen($text) > self::LONGEST_PATTERN) {
             throw EditNotReadable::field('text', 'list of up to 40 KB');
@@ -95,16 +96,16 @@ final readonly class CuttingQuestionController
     }
 
     /**
-     * @param Margin|null $habit the house's; what a pattern lists and the most that can be had are exact
+     * What a pattern lists is exact, whatever the house adds.
      *
      * @return array{Construction, CutQuestion}
      */
-    private function asked(ShelfBlock $block, ?Margin $habit = null): array
+    private function asked(ShelfBlock $block): array
     {
         $working = $this->workings->of($block);
         $drawn = $working->drawn();
 
-        return [$drawn, $working->choicesThatFit()->question($drawn->face->block->unit, $habit === null ? House::now() : House::now()->withMargin($habit))];
+        return [$drawn, $working->choicesThatFit()->question($drawn->face->block->unit, House::now()->withMargin(Margin::Exact))];
     }
 
     private function length(Request $request, string $field, LengthUnit $unit): Fraction
