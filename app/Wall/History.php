@@ -84,17 +84,18 @@ final class History
      */
     public static function step(ShelfBlock $block, int $seenVersion, int $by, \Closure $ending, string $station = self::WALL): void
     {
-        DB::transaction(static function () use ($block, $seenVersion, $by, $ending, $station): void {
-            $number = self::numberOf($block, $station);
-            $edit = self::of($block, $station)->where('number', $by < 0 ? $number : $number + 1)->first();
-            $to = $edit === null ? null : ($by < 0 ? self::before($block, $edit) : self::after($edit));
-            if ($edit === null || $to === null) {
-                return;
-            }
-            $now = $block->getAttributes();
-            $changed = (clone $block)->setRawAttributes($to + $now);
-            $ends = array_diff_key($ending($changed), $to);
-            $block->setRawAttributes($to + $now);
+        $number = self::numberOf($block, $station);
+        $edit = self::of($block, $station)->where('number', $by < 0 ? $number : $number + 1)->first();
+        $to = $edit === null ? null : ($by < 0 ? self::before($block, $edit) : self::after($edit));
+        if ($edit === null || $to === null) {
+            return;
+        }
+        $now = $block->getAttributes();
+        $changed = (clone $block)->setRawAttributes($to + $now);
+        // What has to be planned for it keeps no other window from saving, and what a worker is asked for stays asked for.
+        $ends = array_diff_key($ending($changed), $to);
+        $block->setRawAttributes($to + $now);
+        DB::transaction(static function () use ($block, $seenVersion, $by, $station, $number, $edit, $ends, $now, $to): void {
             $block->saveOver($seenVersion, $ends + [self::NUMBERS[$station] => $number + $by]);
             $left = json_encode(array_intersect_key($now, $to + $ends), JSON_THROW_ON_ERROR);
             $edit->fill($by < 0 ? ['state' => $left, 'before' => json_encode($to, JSON_THROW_ON_ERROR)] : ['before' => $left])->save();

@@ -7,13 +7,16 @@ namespace Tests\Feature;
 use App\Http\Controllers\PlanController;
 use App\Models\ShelfBlock;
 use App\Paper\MakePaper;
+use App\Wall\History;
 use App\Workings\KeptParts;
 use App\Workings\KeptPlan;
 use App\Workings\MakeSheet;
 use App\Workings\Planning;
 use App\Workings\SearchForPlan;
 use App\Workings\SearchForTopPlan;
+use App\Workings\StillPlanning;
 use App\Workings\Workings;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Testing\Fakes\QueueFake;
@@ -214,6 +217,25 @@ final class PlanningTest extends TestCase
         $this->postJson("/api/planning/$other/stop")->assertOk();
         app()->call([new SearchForPlan((string) $other), 'handle']);
         self::assertNotSame($other, $styles(), 'now it has one');
+    }
+
+    public function test_what_is_asked_of_the_worker_for_a_step_back_stays_asked_for(): void
+    {
+        config(['queue.default' => 'database']);
+        $this->putJson('/api/blocks/2/style', ['style' => 'open'], self::seen(1))->assertOk();
+        $asked = DB::table('jobs')->count();
+        try {
+            History::step(ShelfBlock::query()->findOrFail(2), 2, -1, static function (): never {
+                SearchForPlan::dispatch('plan:of-before');
+                throw StillPlanning::of('plan:of-before', ['what' => 'plan', 'state' => 'waiting', 'done' => 0, 'most' => 60, 'found' => 0]);
+            }, History::PRESS);
+            self::fail('It is still planned.');
+        } catch (StillPlanning) {
+        }
+        self::assertSame([$asked + 1, PressStyle::Open], [DB::table('jobs')->count(), ShelfBlock::query()->findOrFail(2)->style]);
+        config(['queue.default' => 'sync']);
+        $this->postJson('/api/blocks/2/press/undo', [], self::seen(2))->assertOk();
+        self::assertSame(PressStyle::Nest, ShelfBlock::query()->findOrFail(2)->style);
     }
 
     public function test_paper_that_is_wanted_does_not_wait_for_the_end_of_a_search(): void
