@@ -159,7 +159,7 @@ final class PlanningTest extends TestCase
     /** Five schools of a hard block together would keep a request for many seconds. */
     public function test_a_request_begins_no_other_search_once_its_time_is_over(): void
     {
-        $block = $this->hard(27);
+        $block = $this->hard(19);
         $this->queue = Queue::fake();
         config(['queue.default' => 'database']);
         $began = microtime(true);
