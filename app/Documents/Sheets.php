@@ -68,14 +68,7 @@ enum Sheets: string implements Sheet
     /** JSON of AdviceDocument::of(). */
     public static function advice(ShelfBlock $block, WorkingOut $working): string
     {
-        $plans = $working->plans();
-
-        return $working->sheet(
-            'advice',
-            [$block->lump, $block->rest, $block->own_way, $block->two_piles, $block->rules, $plans->locks()->all, $plans->question()->name()],
-            static fn (): array => AdviceDocument::of($block, $working),
-            self::Advice,
-        );
+        return $working->sheet('advice', $working->plans()->sources(), static fn (): array => AdviceDocument::of($block, $working), self::Advice);
     }
 
     /** The back as an SVG picture. */

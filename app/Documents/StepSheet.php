@@ -15,8 +15,8 @@ use KeenSeam\Core\Matching\TakeUp;
 /** The picture of one step at the machine. */
 final readonly class StepSheet implements Sheet
 {
-    /** Patches of a step whose picture no request draws by itself. */
-    private const LARGE = 1500;
+    /** Patches of a step whose picture no request draws by itself, where the block is large. */
+    private const LARGE = 100;
 
     private function __construct(private string $key) {}
 

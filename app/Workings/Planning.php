@@ -128,7 +128,7 @@ final class Planning
                 SearchForPlan::dispatch($key);
             }
         } catch (\Throwable $thrown) {
-            $this->tell($key, ['state' => 'failed', 'heard' => microtime(true), 'problem' => $thrown instanceof KeenSeamProblem ? $thrown->getMessage() : 'The plan could not be worked out.']);
+            $this->failed($key, $thrown, 'The plan could not be worked out.');
             throw $thrown;
         } finally {
             $this->isWorker = false;
@@ -140,6 +140,7 @@ final class Planning
      * Has a sheet of a very large block made by the worker, where there is one.
      *
      * @throws StillPlanning until it is made
+     * @throws PlanNotFound  when it could not be made
      */
     public function leaveToWorker(string $key, ShelfBlock $block, Sheet $what): void
     {
@@ -147,6 +148,11 @@ final class Planning
             return;
         }
         $told = $this->told($key);
+        if ($told['state'] === 'failed') {
+            // Asked again, it is tried again.
+            $this->tell($key, ['state' => 'idle', 'problem' => null]);
+            throw PlanNotFound::since((string) $told['problem']);
+        }
         if (! in_array($told['state'], ['waiting', 'working'], true) || $this->isLost($told)) {
             $this->tell($key, ['state' => 'waiting', 'heard' => microtime(true)]);
             $this->parts->keep('asked-'.$key, [$block->getAttributes(), $what]);
@@ -162,9 +168,17 @@ final class Planning
         $this->tell($key, ['state' => 'working', 'began' => microtime(true), 'heard' => microtime(true)]);
         try {
             $this->asWorker($key, $make);
-        } finally {
             $this->tell($key, ['state' => 'idle']);
+        } catch (\Throwable $thrown) {
+            $this->failed($key, $thrown, 'It could not be worked out.');
+            throw $thrown;
         }
+    }
+
+    /** Whoever waits for it is told why it does not come. */
+    private function failed(string $key, \Throwable $thrown, string $else): void
+    {
+        $this->tell($key, ['state' => 'failed', 'heard' => microtime(true), 'problem' => $thrown instanceof KeenSeamProblem ? $thrown->getMessage() : $else]);
     }
 
     /**

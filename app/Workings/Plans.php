@@ -50,6 +50,14 @@ final class Plans
         return new Locks($this->working->construction(), $this->working->facts()->locks());
     }
 
+    /** @return list<mixed> what another plan of hers would depend on, besides how the block is sewn */
+    public function sources(): array
+    {
+        $progress = $this->working->facts()->progress();
+
+        return [$this->question()->name(), $this->locks()->all, $this->block->rules, $this->block->own_way, $this->block->rest, $progress->pressed, $progress->elsewhere];
+    }
+
     /**
      * The plan as the quilter has it: with her locks, and where something is pressed otherwise already, with all that is
      * not pressed yet planned anew round it.

@@ -20,6 +20,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Testing\Fakes\QueueFake;
+use KeenSeam\Core\Assembly\OrderNotPossible;
 use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\PressingPlan;
 use KeenSeam\Core\Pressing\PressQuestion;
@@ -217,6 +218,27 @@ final class PlanningTest extends TestCase
         $this->postJson("/api/planning/$other/stop")->assertOk();
         app()->call([new SearchForPlan((string) $other), 'handle']);
         self::assertNotSame($other, $styles(), 'now it has one');
+    }
+
+    public function test_a_sheet_that_cannot_be_made_is_told_and_tried_again_when_it_is_asked_again(): void
+    {
+        $block = $this->large(8, 8);
+        $this->queue = Queue::fake();
+        config(['queue.default' => 'database']);
+        $key = $this->getJson("/api/blocks/$block/press/advice")->assertAccepted()->json('planning.key');
+        foreach ([new \RuntimeException('out of cloth'), OrderNotPossible::noDiagonalSeam()] as $problem) {
+            try {
+                app(Planning::class)->makeSheet($key, static fn () => throw $problem);
+                self::fail('It failed.');
+            } catch (\RuntimeException|OrderNotPossible) {
+            }
+            $said = $problem instanceof OrderNotPossible ? $problem->getMessage() : 'It could not be worked out.';
+            $this->getJson("/api/blocks/$block/press/advice")->assertUnprocessable()->assertJson(['code' => 'plan-not-found', 'message' => $said]);
+            $this->getJson("/api/blocks/$block/press/advice")->assertAccepted();
+        }
+        self::assertCount(3, $this->queue->pushed(MakeSheet::class));
+        $this->work(MakeSheet::class);
+        $this->getJson("/api/blocks/$block/press/advice")->assertOk();
     }
 
     public function test_what_is_asked_of_the_worker_for_a_step_back_stays_asked_for(): void

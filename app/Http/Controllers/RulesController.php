@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Documents\RulePrice;
 use App\Exceptions\ChoiceNotKnown;
 use App\Http\PressAnswers;
 use App\Models\ShelfBlock;
-use App\Workings\Figures;
 use App\Workings\Workings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use KeenSeam\Core\Guide\Comparison;
 use KeenSeam\Core\Guide\RuleWords;
 use KeenSeam\Core\KeenSeamProblem;
-use KeenSeam\Core\Pressing\Lock;
 use KeenSeam\Core\Pressing\Rule;
 
 /** Pressing in the quilter's own sentences: the list of them, and what one more would cost. */
@@ -61,18 +59,8 @@ final readonly class RulesController
     {
         $text = $request->query('rule');
         $rule = Rule::parse(is_string($text) ? $text : '');
-        $working = $this->workings->of($block);
-        $said = $working->rules()->saidBy($rule);
-        $then = $working->with((clone $block)->fill(['rules' => [...$block->rules, ['text' => $rule->toText(), 'on' => true]], 'own_way' => true]))->plans()->mine();
 
-        return new JsonResponse([
-            'rule' => $rule->toText(),
-            'words' => RuleWords::of($rule, $working->design()->fabrics),
-            'joins' => array_map(static fn (Lock $lock): int => $lock->join, $said),
-            'figures' => Figures::of($then),
-            'besideNow' => Comparison::words($working->plan(), $then),
-            'besidePlanned' => Comparison::words($working->plans()->withoutLocks(), $then),
-        ]);
+        return JsonResponse::fromJsonString((new RulePrice($rule->toText()))->answer($block, $this->workings->of($block)));
     }
 
     /**
