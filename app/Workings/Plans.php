@@ -55,7 +55,7 @@ final class Plans
     {
         $progress = $this->working->facts()->progress();
 
-        return [$this->question()->name(), $this->locks()->all, $this->block->rules, $this->block->own_way, $this->block->rest, $progress->pressed, $progress->elsewhere];
+        return [$this->question()->name(), $this->block->lump, $this->locks()->all, $this->block->rules, $this->block->own_way, $this->block->rest, $progress->pressed, $progress->elsewhere];
     }
 
     /**

@@ -170,6 +170,16 @@ final class PressStationTest extends TestCase
         self::assertEquals($flipped['joins'], $own['joins']);
     }
 
+    public function test_advice_follows_what_she_calls_a_lump_and_what_is_locked(): void
+    {
+        $thickest = fn (): array => array_column($this->getJson('/api/blocks/2/press/advice')->assertOk()->json('crossings'), 'peak');
+        $first = $thickest();
+        $this->putJson('/api/blocks/2/style', ['style' => 'nest', 'lump' => min($first) - 1], self::seen(1))->assertOk();
+        self::assertSame($first, $thickest());
+        $this->putJson('/api/blocks/2/style', ['style' => 'nest', 'lump' => max($first)], self::seen(2))->assertOk();
+        self::assertSame([[], max($first)], [$thickest(), $this->getJson('/api/blocks/2/press/advice')->json('lump')]);
+    }
+
     public function test_advice_on_lumps_comes_out_as_it_says(): void
     {
         $advice = $this->getJson('/api/blocks/2/press/advice')->assertOk()->json();
