@@ -60,6 +60,14 @@ final class PlanningTest extends TestCase
         $this->getJson("/api/blocks/$block/paper?sheets=steps")->assertAccepted()->assertJsonPath('planning.what', 'paper');
         $this->work(MakePaper::class);
         $this->getJson("/api/blocks/$block/paper?sheets=steps")->assertOk();
+        // Of 3200 patches no page is drawn that nobody could read, and all at once they fit into memory.
+        $this->getJson("/api/blocks/$block/paper?as=html&sheets=order,press")->assertAccepted();
+        $this->work(MakePaper::class);
+        $html = (string) $this->get((string) $this->getJson("/api/blocks/$block/paper?as=html&sheets=order,press")->assertOk()->json('address'))->getContent();
+        $read = (string) preg_replace('~\s+~', ' ', strip_tags(str_replace('<', ' <', $html)));
+        self::assertStringContainsString('too small to be read', $read);
+        self::assertStringContainsString('Not every trip is shown', $read);
+        self::assertLessThan(60_000, substr_count($html, '<polygon'));
 
         // A change whose sheet has to be waited for is saved once the sheet is there, over the version that was seen.
         $this->putJson("/api/blocks/$block/joins", ['takeUp' => '17/32', 'squareUp' => 'none'], self::seen($version))->assertAccepted();

@@ -22,6 +22,9 @@ final readonly class PressSheet
 {
     private const LEGEND = ['nested' => 'nested: ridges lock', 'stacked' => 'stacked: ridge on ridge', 'lopsided' => 'lopsided: one side open', 'flat' => 'flat: open to open, pin'];
 
+    /** Of more patches nobody could read on a page where the allowances lie. */
+    private const MOST_PATCHES = 3000;
+
     /** Share of the page that the back takes at most. */
     private const TALL = 0.78;
 
@@ -34,14 +37,24 @@ final readonly class PressSheet
      */
     public function onto(Pages $pages, PressingPlan $plan, string $title, bool $hasRows = true, ?Top $bordered = null): void
     {
+        if (count($plan->construction->face->patches) <= self::MOST_PATCHES) {
+            $this->back($pages, $plan, $title, $bordered);
+        } else {
+            $pages->begin($title, 60);
+            $pages->add($this->setter->paragraph('Drawn on one page the back would be too small to be read; keep it as a picture, and look at it as large as you like. '.$this->crossings($plan), $pages->width), 2);
+        }
+        $rows = $hasRows ? RowWords::of($plan, new Rules($plan->construction)) : [];
+        $pages->columns(array_map(fn (RowWords $row): Fitted => $this->setter->paragraph([[$row->title.': ', true], [$row->way.($row->why === null ? '' : ', '.$row->why), false]], $pages->column(3)), $rows), 3, 0.6);
+    }
+
+    private function back(Pages $pages, PressingPlan $plan, string $title, ?Top $bordered): void
+    {
         $sketch = BackSketch::of($plan, $this->palette, $bordered);
         $scale = min($pages->width / $sketch->width, self::TALL * $pages->height() / $sketch->height);
         $pages->begin($title, $sketch->height * $scale + 22);
         $pages->add(new Fitted($sketch->height * $scale, $sketch->placed(($pages->width - $sketch->width * $scale) / 2, 0, $scale)), 2);
-        $pages->add($this->setter->paragraph($this->crossings($plan), $pages->width), 2);
+        $pages->add($this->setter->paragraph('The back, as you look at it; arrows lie across the seams and point to where the allowances go. '.$this->crossings($plan), $pages->width), 2);
         $pages->add($this->legend($plan), 1.5);
-        $rows = $hasRows ? RowWords::of($plan, new Rules($plan->construction)) : [];
-        $pages->columns(array_map(fn (RowWords $row): Fitted => $this->setter->paragraph([[$row->title.': ', true], [$row->way.($row->why === null ? '' : ', '.$row->why), false]], $pages->column(3)), $rows), 3, 0.6);
     }
 
     private function crossings(PressingPlan $plan): string
@@ -49,7 +62,7 @@ final readonly class PressSheet
         $counts = array_filter(array_map(static fn (Nesting $nesting): string => $plan->count($nesting) === 0 ? '' : $plan->count($nesting).' '.$nesting->value, Nesting::cases()), static fn (string $words): bool => $words !== '');
         $all = count($plan->matches);
 
-        return sprintf('The back, as you look at it; arrows lie across the seams and point to where the allowances go. %s At most %d layers lie on each other.', match (true) {
+        return sprintf('%s At most %d layers lie on each other.', match (true) {
             $all === 0 => 'No seams have to meet.',
             $all === 1 => 'One crossing: '.implode('', $counts).'.',
             default => $all.' crossings: '.implode(', ', $counts).'.',
