@@ -6,6 +6,7 @@ namespace KeenSeam\Core\Drawing;
 
 use KeenSeam\Core\Assembly\Join;
 use KeenSeam\Core\Assembly\Meeting;
+use KeenSeam\Core\Geometry\Box;
 use KeenSeam\Core\Geometry\Point;
 use KeenSeam\Core\Pressing\Back;
 use KeenSeam\Core\Pressing\MatchReport;
@@ -93,9 +94,9 @@ final readonly class BackSketch
     private function within(array $corners): array
     {
         $a = $this->allowance;
-        [$xs, $ys] = [array_column($corners, 0), array_column($corners, 1)];
+        $box = Box::round($corners);
         // Nearly all lie within anyhow.
-        if (min($xs) >= -$a && min($ys) >= -$a && max($xs) <= $this->hanging->width + $a && max($ys) <= $this->hanging->height + $a) {
+        if ($box->left >= -$a && $box->top >= -$a && $box->right <= $this->hanging->width + $a && $box->bottom <= $this->hanging->height + $a) {
             return $corners;
         }
         foreach ([[1, 0, $a], [-1, 0, $this->hanging->width + $a], [0, 1, $a], [0, -1, $this->hanging->height + $a]] as [$x, $y, $room]) {
